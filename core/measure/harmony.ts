@@ -1,0 +1,72 @@
+/** Colour families, scheme, proportion, saturation and palette (measures §6). */
+import { NEUTRAL_CHROMA } from '../colour/oklab'
+import { round3 } from '../numeric/round'
+import { distributionOf, percentile, shareBelow } from '../picture/distribution'
+import type { Planes } from '../picture/planes'
+import type { Raster } from '../picture/raster'
+import type { WheelName } from '../wheel/steps'
+import type { SchemeName } from '../wheel/schemes'
+import { measureFamilies } from './families'
+import { hueHistogram, type HueHistogram } from './hues'
+import { measurePalette } from './palette'
+import { proportionOf } from './proportion'
+import { notMeasurable, type HarmonySection, type Measured, type SchemeSection } from './report'
+import { holds, rankSchemes, reportFit, type Fit } from './scheme'
+
+/** Coloured area under which a picture is achromatic; neutral area over which one accent makes a scheme of its own. */
+const ACHROMATIC_BELOW = 0.02
+const ACCENT_NEUTRALS = 0.7
+
+/** A family counts as one of the picture's colours from this share of weight. */
+export const COLOUR_WEIGHT = 0.05
+
+export const VIVID_ABOVE = 0.15
+const MUTED_BELOW = 0.08
+
+/** The scheme a picture keeps to, and the fit that says how. Null fit: achromatic. */
+export function nameScheme(ranking: readonly Fit[], neutrals: number): { name: SchemeName, fit: Fit | null } {
+  if (1 - neutrals < ACHROMATIC_BELOW) return { name: 'achromatic', fit: null }
+  const monochrome = ranking.find(f => f.name === 'monochrome')
+  if (neutrals > ACCENT_NEUTRALS && monochrome && holds(monochrome)) return { name: 'achromatic-accent', fit: monochrome }
+  const held = ranking.find(holds)
+  return held ? { name: held.name, fit: held } : { name: 'open', fit: ranking[0] }
+}
+
+function schemeSection(name: SchemeName, fit: Fit | null): SchemeSection {
+  if (fit === null) {
+    const none = notMeasurable('the picture has too little colour for a scheme')
+    return { name, rotation: none, coverage: none, sectors: none }
+  }
+  const { rotation, coverage, sectors } = reportFit(fit)
+  return { name, rotation, coverage, sectors }
+}
+
+export function measureHarmony(raster: Raster, planes: Planes, wheel: WheelName, hues: HueHistogram = hueHistogram(raster, planes, wheel)): Measured<HarmonySection> {
+  if (planes.count === 0) return notMeasurable('every pixel is transparent')
+  const chroma = distributionOf(planes.chroma, planes.mask, 0, 0.4, 8000)
+  const neutrals = 1 - hues.colouredPixels / planes.count
+  const ranking = hues.colouredPixels > 0 ? rankSchemes(hues.weight) : []
+  const { name, fit } = nameScheme(ranking, neutrals)
+  const achromatic = fit === null ? notMeasurable('the picture has too little colour') : null
+  const families = achromatic ? [] : measureFamilies(planes, hues, wheel)
+  const proportion = fit && proportionOf(fit.sectors)
+  const vivid = 1 - shareBelow(chroma, VIVID_ABOVE)
+  return {
+    families: achromatic ?? families,
+    colours: families.filter(f => f.weight >= COLOUR_WEIGHT).length,
+    neutrals: round3(neutrals),
+    scheme: schemeSection(name, fit),
+    ranking: achromatic ?? ranking.map(reportFit),
+    offScheme: achromatic ?? round3(1 - fit!.coverage),
+    proportion: achromatic ?? (proportion
+      ? { shares: proportion.shares.map(round3), evenness: round3(proportion.evenness) }
+      : notMeasurable('a scheme of one sector has no proportion')),
+    saturation: {
+      median: round3(percentile(chroma, 0.5)),
+      p95: round3(percentile(chroma, 0.95)),
+      vivid: round3(vivid),
+      muted: round3(shareBelow(chroma, MUTED_BELOW) - shareBelow(chroma, NEUTRAL_CHROMA))
+    },
+    palette: measurePalette(raster, planes, wheel)
+  }
+}

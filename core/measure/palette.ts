@@ -1,0 +1,132 @@
+/**
+ * The picture's palette: five to eight swatches by k-means in OKLab (S. Lloyd, IEEE IT 28, 1982)
+ * over a coarse colour cube, seeded without chance: the heaviest cell first, then each time the
+ * cell that most weight lies farthest from what is chosen.
+ */
+import type { Oklab } from '../colour/oklab'
+import { fitToGamut } from '../colour/gamut'
+import { valueOfLinear } from '../colour/lab'
+import { hexOfLinear } from '../colour/srgb'
+import { temperatureOf } from '../colour/temperature'
+import { round1, round3 } from '../numeric/round'
+import type { Planes } from '../picture/planes'
+import type { Raster } from '../picture/raster'
+import { kindOn } from '../wheel/describe'
+import type { WheelName } from '../wheel/steps'
+import { positionOn, stepAt } from '../wheel/wheel'
+import type { Swatch } from './report'
+
+const MOST = 8
+const LEAST = 5
+/** Swatches closer than this in OKLab read as one colour; they are joined while more than LEAST stand. */
+const ALIKE = 0.06
+const ROUNDS = 16
+
+interface Cell { L: number, a: number, b: number, n: number }
+
+/** Mean OKLab and count of each used cell of a 32-step RGB cube. */
+function cellsOf({ data }: Raster, { mask, lightness, a, b }: Planes): Cell[] {
+  const sums = new Float64Array(32768 * 4)
+  for (let i = 0, p = 0; i < mask.length; i++, p += 4) {
+    if (!mask[i]) continue
+    const at = (((data[p] >> 3) << 10) | ((data[p + 1] >> 3) << 5) | (data[p + 2] >> 3)) * 4
+    sums[at] += lightness[i]
+    sums[at + 1] += a[i]
+    sums[at + 2] += b[i]
+    sums[at + 3]++
+  }
+  const cells: Cell[] = []
+  for (let at = 0; at < sums.length; at += 4) {
+    const n = sums[at + 3]
+    if (n > 0) cells.push({ L: sums[at] / n, a: sums[at + 1] / n, b: sums[at + 2] / n, n })
+  }
+  return cells
+}
+
+const distance2 = (p: Cell, q: Cell): number => (p.L - q.L) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2
+
+function seed(cells: readonly Cell[], k: number): Cell[] {
+  const first = cells.reduce((p, q) => (q.n > p.n ? q : p))
+  const centres = [{ ...first }]
+  const nearest = cells.map(c => distance2(c, first))
+  while (centres.length < k) {
+    let best = -1, most = 0
+    cells.forEach((c, i) => {
+      // The square root of weight lets a small strong accent be a swatch beside a large ground.
+      const pull = nearest[i] * Math.sqrt(c.n)
+      if (pull > most) {
+        most = pull
+        best = i
+      }
+    })
+    if (best < 0) break
+    centres.push({ ...cells[best] })
+    cells.forEach((c, i) => { nearest[i] = Math.min(nearest[i], distance2(c, cells[best])) })
+  }
+  return centres
+}
+
+function settle(cells: readonly Cell[], centres: Cell[]): Cell[] {
+  let current = centres
+  for (let round = 0; round < ROUNDS; round++) {
+    const next = current.map(() => ({ L: 0, a: 0, b: 0, n: 0 }))
+    for (const c of cells) {
+      let at = 0, least = Infinity
+      for (let k = 0; k < current.length; k++) {
+        const d = distance2(c, current[k])
+        if (d < least) {
+          least = d
+          at = k
+        }
+      }
+      const sum = next[at]
+      sum.L += c.L * c.n
+      sum.a += c.a * c.n
+      sum.b += c.b * c.n
+      sum.n += c.n
+    }
+    current = next.filter(s => s.n > 0).map(s => ({ L: s.L / s.n, a: s.a / s.n, b: s.b / s.n, n: s.n }))
+  }
+  return current
+}
+
+function joinAlike(swatches: Cell[]): Cell[] {
+  const list = [...swatches]
+  while (list.length > LEAST) {
+    let pair: [number, number] | null = null, least = ALIKE ** 2
+    for (let i = 0; i < list.length; i++) {
+      for (let j = i + 1; j < list.length; j++) {
+        const d = distance2(list[i], list[j])
+        if (d < least) {
+          least = d
+          pair = [i, j]
+        }
+      }
+    }
+    if (!pair) break
+    const [p, q] = [list[pair[0]], list[pair[1]]], n = p.n + q.n
+    list[pair[0]] = { L: (p.L * p.n + q.L * q.n) / n, a: (p.a * p.n + q.a * q.n) / n, b: (p.b * p.n + q.b * q.n) / n, n }
+    list.splice(pair[1], 1)
+  }
+  return list
+}
+
+/** Swatches by share, largest first; a picture of fewer than five colours has that many. */
+export function measurePalette(raster: Raster, planes: Planes, wheel: WheelName): Swatch[] {
+  const cells = cellsOf(raster, planes)
+  if (cells.length === 0) return []
+  const swatches = joinAlike(settle(cells, seed(cells, Math.min(MOST, cells.length))))
+  return swatches.sort((p, q) => q.n - p.n).map(({ L, a, b, n }) => {
+    const lab: Oklab = [L, a, b]
+    const linear = fitToGamut(lab)
+    const position = positionOn(wheel, linear)
+    return {
+      hex: hexOfLinear(linear),
+      share: round3(n / planes.count),
+      step: position === null ? null : stepAt(wheel, position),
+      kind: kindOn(wheel, linear),
+      value: round1(valueOfLinear(linear)),
+      temperature: round1(temperatureOf(lab))
+    }
+  })
+}

@@ -1,0 +1,32 @@
+/** How much of each colour: leader, assistant, accent, and Goethe's contrast of extension (measures §6). */
+import { wrapDegrees } from '../numeric/angle'
+
+/** Shares normalised to 1, descending, with Shannon evenness 0–1. Null for fewer than two sectors or no weight. */
+export function proportionOf(sectors: readonly number[]): { shares: number[], evenness: number } | null {
+  const total = sectors.reduce((p, q) => p + q, 0)
+  if (sectors.length < 2 || total === 0) return null
+  const shares = sectors.map(s => s / total).sort((p, q) => q - p)
+  const entropy = shares.reduce((sum, s) => (s > 0 ? sum - s * Math.log(s) : sum), 0)
+  return { shares, evenness: entropy / Math.log(sectors.length) }
+}
+
+/**
+ * Goethe's light values on the painter wheel, yellow round to yellow-green (J. W. von Goethe, "Zur
+ * Farbenlehre", 1810, as taught with the contrast of extension): yellow 9, orange 8, red 6,
+ * violet 3, blue 4, green 6; tertiaries half way.
+ */
+const LIGHT_VALUES = [9, 8.5, 8, 7, 6, 4.5, 3, 3.5, 4, 5, 6, 7.5] as const
+
+/** Light value at a painter position, linear between the twelve steps. */
+export function lightValueAt(positionDeg: number): number {
+  const steps = wrapDegrees(positionDeg) / 30
+  const i = Math.floor(steps) % 12, t = steps - Math.floor(steps)
+  return LIGHT_VALUES[i] + t * (LIGHT_VALUES[(i + 1) % 12] - LIGHT_VALUES[i])
+}
+
+/** Area shares at which the colours at these painter positions balance: inverse to their light values. */
+export function balancingShares(positionsDeg: readonly number[]): number[] {
+  const inverse = positionsDeg.map(p => 1 / lightValueAt(p))
+  const total = inverse.reduce((p, q) => p + q, 0)
+  return inverse.map(v => v / total)
+}

@@ -1,0 +1,23 @@
+/**
+ * Worker threads need a real file beside the built server, and Nitro would fold them into a chunk:
+ * this bundles each into `<serverDir>/work/`. sharp stays outside: it is native.
+ */
+import { build } from 'esbuild'
+import { join } from 'node:path'
+
+export const WORKERS = ['picture'] as const
+
+export async function bundleWorkers(serverDir: string): Promise<void> {
+  await build({
+    entryPoints: WORKERS.map(name => join(import.meta.dirname, `${name}.worker.ts`)),
+    outdir: join(serverDir, 'work'),
+    entryNames: '[name]',
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    external: ['sharp'],
+    logLevel: 'warning'
+  })
+}
