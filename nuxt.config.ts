@@ -34,9 +34,8 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     optimizeDeps: { include: ['comlink', 'zod', 'konva', 'vue-konva', 'date-fns'] }
   },
-  nitro: {
-    experimental: { tasks: false },
-    hooks: { compiled: nitro => bundleWorkers(nitro.options.output.serverDir) }
+  hooks: {
+    'nitro:init': nitro => nitro.hooks.hook('compiled', () => bundleWorkers(nitro.options.output.serverDir))
   },
   experimental: { appManifest: false }
 })

@@ -86,3 +86,9 @@ export const reportFit = (fit: Fit): RankedScheme => ({
   score: round3(fit.score),
   sectors: fit.sectors.map(round3)
 })
+
+/** For each 1° bin of the wheel, 1 when it lies inside the scheme at this rotation. */
+export function insideScheme(name: SectorScheme, rotation: number): Uint8Array {
+  const { inside } = TEMPLATES.get(name)!
+  return Uint8Array.from({ length: 360 }, (_, bin) => inside[(bin - Math.round(rotation) + 720) % 360])
+}

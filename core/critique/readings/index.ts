@@ -1,0 +1,22 @@
+/** A report turned into sentences, station by station. */
+import { isMeasured, type Report } from '../../measure/report'
+import type { Reading } from '../reading'
+import type { HouseStandards } from '../standards'
+import { harmonyReadings, type DeclaredFit } from './harmony'
+import { valueReadings } from './values'
+
+export { separationReading } from './separation'
+export type { DeclaredFit } from './harmony'
+
+export interface ReadingContext {
+  readonly standards: HouseStandards
+  /** The maker's planned scheme as measured, when one with sectors was planned. */
+  readonly declared: DeclaredFit | null
+}
+
+export function readingsOf(report: Report, { standards, declared }: ReadingContext): Reading[] {
+  return [
+    ...(isMeasured(report.value) ? valueReadings(report.value, standards) : []),
+    ...(isMeasured(report.harmony) ? harmonyReadings(report.harmony, report.wheel, standards, declared) : [])
+  ]
+}

@@ -1,0 +1,63 @@
+/** What a correction asks for, in a measure's own terms, so that the next version can be measured against it. */
+import type { Area } from '../picture/area'
+import type { Planes } from '../picture/planes'
+import type { Raster } from '../picture/raster'
+import { isMeasured, type Report } from '../measure/report'
+import { fitTo } from '../measure/declared'
+import { measureSeparation } from '../measure/separation'
+import type { HueHistogram } from '../measure/hues'
+import { SCHEME_WORDS, type SectorScheme } from '../wheel/schemes'
+
+export type Target =
+  | { readonly measure: 'range', readonly atLeast: number }
+  | { readonly measure: 'separation', readonly atLeast: number }
+  | { readonly measure: 'near-black', readonly atMost: number }
+  | { readonly measure: 'coverage', readonly scheme: SectorScheme, readonly atLeast: number }
+  | { readonly measure: 'evenness', readonly atMost: number }
+
+export interface TargetState { readonly value: number, readonly reached: boolean }
+
+/** Everything a target may have to look at. */
+export interface TargetSubject {
+  readonly report: Report
+  readonly raster: Raster
+  readonly planes: Planes
+  readonly hues: HueHistogram
+}
+
+/** Measures a target. @param area where the correction was marked. @returns null when it cannot be measured. */
+export function checkTarget(target: Target, area: Area | null, { report, raster, planes, hues }: TargetSubject): TargetState | null {
+  switch (target.measure) {
+    case 'range':
+      return isMeasured(report.value) ? atLeast(report.value.range, target.atLeast) : null
+    case 'near-black':
+      return isMeasured(report.value) ? atMost(report.value.nearBlack, target.atMost) : null
+    case 'coverage': {
+      const fit = fitTo(target.scheme, null, hues)
+      return fit ? atLeast(fit.coverage, target.atLeast) : null
+    }
+    case 'evenness': {
+      const harmony = report.harmony
+      return isMeasured(harmony) && isMeasured(harmony.proportion) ? atMost(harmony.proportion.evenness, target.atMost) : null
+    }
+    case 'separation': {
+      if (!area) return null
+      const separation = measureSeparation('area', area, planes, raster)
+      return isMeasured(separation) ? atLeast(Math.abs(separation.deltaValue), target.atLeast) : null
+    }
+  }
+}
+
+const atLeast = (value: number, bound: number): TargetState => ({ value, reached: value >= bound })
+const atMost = (value: number, bound: number): TargetState => ({ value, reached: value <= bound })
+
+/** A target in words, as the learner reads it. */
+export function describeTarget(target: Target): string {
+  switch (target.measure) {
+    case 'range': return `a range of at least ${target.atLeast} steps`
+    case 'separation': return `at least ${target.atLeast} value steps from what is around it`
+    case 'near-black': return `flat black under ${Math.round(target.atMost * 100)} % of the picture`
+    case 'coverage': return `at least ${Math.round(target.atLeast * 100)} % of the colour within ${SCHEME_WORDS[target.scheme]}`
+    case 'evenness': return 'one colour clearly leading'
+  }
+}

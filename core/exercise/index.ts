@@ -1,0 +1,2 @@
+export * from './exercise'
+export * from './shelf'

@@ -1,0 +1,11 @@
+/** All exercises, by key, and the checking of a hand-in. */
+import type { CheckResult, Exercise, ExerciseKey, HandInMeasures } from './exercise'
+import { OPPOSITES } from './opposites'
+
+export const EXERCISES: Readonly<Record<ExerciseKey, Exercise>> = { opposites: OPPOSITES }
+export const EXERCISE_KEYS = Object.keys(EXERCISES) as [ExerciseKey, ...ExerciseKey[]]
+
+/** Runs every check of an exercise. The instructor confirms; this only measures. */
+export function checkHandIn(key: ExerciseKey, measures: HandInMeasures): CheckResult[] {
+  return EXERCISES[key].checks.map(check => check.run(measures))
+}

@@ -1,0 +1,83 @@
+/**
+ * Loads the harbour class through the product's own services, so that the demo holds nothing that
+ * a person could not have made: hand-ins are decoded and measured, the critique is written and
+ * released, the exercise is handed in and checked.
+ */
+import type { Account } from '../shared/account'
+import { insertAccount } from '../server/db/accounts'
+import { insertClass, insertEnrolment } from '../server/db/classes'
+import { db } from '../server/db/pool'
+import { listAssignments } from '../server/services/assignments'
+import { addArea, addCorrection, assignExercise, releaseCritique, writeVerdict } from '../server/services/critiques'
+import { handIn } from '../server/services/handing-in'
+import { measuringDone } from '../server/services/measuring'
+import { hashPassword } from '../server/services/passwords'
+import { FERRY, pieceNamed, PIECES, type DemoPiece } from './manifest'
+import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
+import { renderPiece } from './render'
+
+const DAY = 86_400_000
+
+async function openAccount(person: Person): Promise<Account> {
+  const id = await insertAccount(db(), { ...person, passwordHash: await hashPassword(DEMO_PASSWORD) })
+  return { id, name: person.name, email: person.email, role: person.role }
+}
+
+/** @param progress called with a line as each picture is painted. */
+export async function seedDemo(now: Date, progress: (text: string) => void): Promise<void> {
+  const instructor = await openAccount(INSTRUCTOR)
+  const classId = await insertClass(db(), CLASS_NAME, instructor.id, 25)
+  const learners = new Map<string, Account>()
+  for (const person of LEARNERS) {
+    const learner = await openAccount(person)
+    learners.set(person.key, learner)
+    await insertEnrolment(db(), classId, learner.id)
+  }
+  const bring = async (piece: DemoPiece, assignmentId: number | null = null): Promise<number> => {
+    progress(`painting ${piece.words.title}`)
+    return handIn(learners.get(piece.learner)!, { ...piece.words, classId, assignmentId }, await renderPiece(piece), new Date(now.getTime() - piece.daysAgo * DAY))
+  }
+  const ids = new Map<string, number>()
+  for (const piece of PIECES) if (piece.key !== 'buoys') ids.set(piece.key, await bring(piece))
+  await measuringDone()
+  await markFerry(instructor, ids.get('ferry')!)
+  await releaseSteps(instructor, ids.get('steps')!, now)
+  const [assignment] = await listAssignments(learners.get('ada')!)
+  await bring(pieceNamed('buoys'), assignment.id)
+  await measuringDone()
+}
+
+/** A critique begun: one area, one correction. */
+async function markFerry(instructor: Account, id: number): Promise<void> {
+  await addArea(instructor, id, 'the ferry', FERRY)
+  await addCorrection(instructor, id, {
+    station: 'values', area: FERRY, readingId: 'value.separation',
+    reason: 'The ferry merges with its surroundings.',
+    what: 'The ferry merges with what is around it.',
+    todo: 'Lower the hull until it comes away with the eyes half closed, and leave the house a step lighter.',
+    target: { measure: 'separation', atLeast: 15 }
+  })
+}
+
+/** A critique finished and released, with the opposites exercise. */
+async function releaseSteps(instructor: Account, id: number, now: Date): Promise<void> {
+  await addCorrection(instructor, id, {
+    station: 'harmony', area: { kind: 'rectangle', x: 0.44, y: 0.26, w: 0.16, h: 0.26 }, readingId: null,
+    reason: 'The coat is the only strong colour, and nothing near it answers.',
+    what: 'The red stands alone.',
+    todo: 'Take a little of the red, greyed, into the shadow of the wall, so that the coat belongs to the place.',
+    target: null
+  })
+  await addCorrection(instructor, id, {
+    station: 'values', area: { kind: 'rectangle', x: 0, y: 0.775, w: 1, h: 0.2 }, readingId: null,
+    reason: 'The water has as many light dashes as the steps.',
+    what: 'The water is as busy as the steps.',
+    todo: 'Join the dashes into two or three larger lights and let the rest go quiet.',
+    target: null
+  })
+  await writeVerdict(instructor, id,
+    'The jump from the dark wall to the sunlit steps reads from across the room.\nThe coat is small and still the first thing seen: the steps lead to it.',
+    'The light is found. Now let the shadows carry some of the colour they stand beside, so that the coat is the loudest thing and not the only one.', 0)
+  await assignExercise(instructor, id, 'opposites', new Date(now.getTime() + 5 * DAY).toISOString().slice(0, 10))
+  await releaseCritique(instructor, id, new Date(now.getTime() - 9 * DAY))
+}

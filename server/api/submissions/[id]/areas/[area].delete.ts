@@ -1,0 +1,7 @@
+import { idParam, route } from '../../../../http/route'
+import { removeArea } from '../../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  await removeArea(account, idParam(event), idParam(event, 'area'))
+  return {}
+})

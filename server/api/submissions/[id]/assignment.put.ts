@@ -1,0 +1,9 @@
+import { assignInputSchema } from '../../../../shared/critique'
+import { body, idParam, route } from '../../../http/route'
+import { assignExercise } from '../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  const { exercise, dueOn } = await body(event, assignInputSchema)
+  await assignExercise(account, idParam(event), exercise, dueOn)
+  return {}
+})

@@ -1,0 +1,7 @@
+import { idParam, route } from '../../../../http/route'
+import { removeCorrection } from '../../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  await removeCorrection(account, idParam(event), idParam(event, 'correction'))
+  return {}
+})

@@ -1,0 +1,7 @@
+import { correctionInputSchema } from '../../../../../shared/critique'
+import { body, idParam, route } from '../../../../http/route'
+import { addCorrection } from '../../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => ({
+  id: await addCorrection(account, idParam(event), await body(event, correctionInputSchema))
+}))

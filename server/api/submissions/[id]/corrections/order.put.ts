@@ -1,0 +1,8 @@
+import { orderInputSchema } from '../../../../../shared/critique'
+import { body, idParam, route } from '../../../../http/route'
+import { orderCorrections } from '../../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  await orderCorrections(account, idParam(event), (await body(event, orderInputSchema)).order)
+  return {}
+})

@@ -1,0 +1,4 @@
+import { idParam, route } from '../../../http/route'
+import { readCritique } from '../../../services/critiques'
+
+export default route('account', ({ event, account }) => readCritique(account, idParam(event)))

@@ -1,0 +1,8 @@
+import { verdictInputSchema } from '../../../../shared/critique'
+import { body, idParam, route } from '../../../http/route'
+import { writeVerdict } from '../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  const { works, verdict, revision } = await body(event, verdictInputSchema)
+  return { revision: await writeVerdict(account, idParam(event), works, verdict, revision) }
+})

@@ -1,0 +1,69 @@
+import type { ExerciseKey } from '../../core/exercise'
+import { checkResultSchema, type Assignment } from '../../shared/assignment'
+import type { Changed, Db, Row } from './pool'
+
+/** The newest hand-in stands for the assignment; a learner may try again until it is confirmed. */
+const SELECT = `SELECT x.id, x.exercise, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at, x.confirmed_at, x.submission_id,
+  s.title, s.class_id, s.learner_id, a.name AS learner_name, c.instructor_id, k.state AS critique_state,
+  h.id AS hand_in_id, h.handed_in_at, m.checks
+  FROM assignments x JOIN submissions s ON s.id = x.submission_id JOIN accounts a ON a.id = s.learner_id
+  JOIN classes c ON c.id = s.class_id JOIN critiques k ON k.submission_id = s.id
+  LEFT JOIN submissions h ON h.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = x.id)
+  LEFT JOIN measurements m ON m.submission_id = h.id`
+
+export interface OwnedAssignment { readonly assignment: Assignment, readonly instructorId: number, readonly released: boolean }
+
+function mapAssignment(row: Row): OwnedAssignment {
+  return {
+    instructorId: row.instructor_id as number,
+    released: row.critique_state === 'released',
+    assignment: {
+      id: row.id as number,
+      exercise: row.exercise as ExerciseKey,
+      learner: { id: row.learner_id as number, name: row.learner_name as string },
+      classId: row.class_id as number,
+      dueOn: row.due_on as string,
+      assignedAt: (row.assigned_at as Date).toISOString(),
+      fromSubmissionId: row.submission_id as number,
+      fromTitle: row.title as string,
+      confirmedAt: (row.confirmed_at as Date | null)?.toISOString() ?? null,
+      handIn: row.hand_in_id === null ? null : {
+        submissionId: row.hand_in_id as number,
+        handedInAt: (row.handed_in_at as Date).toISOString(),
+        checks: row.checks === null ? null : checkResultSchema.array().parse(row.checks)
+      }
+    }
+  }
+}
+
+/** Sets the exercise of a critique, or changes it: one a critique. */
+export async function upsertAssignment(db: Db, submissionId: number, exercise: ExerciseKey, dueOn: string): Promise<void> {
+  await db.execute<Changed>(
+    'INSERT INTO assignments (submission_id, exercise, due_on) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE exercise = VALUES(exercise), due_on = VALUES(due_on)',
+    [submissionId, exercise, dueOn])
+}
+
+export async function findAssignment(db: Db, id: number): Promise<OwnedAssignment | null> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE x.id = ?`, [id])
+  return rows[0] ? mapAssignment(rows[0]) : null
+}
+
+export async function findAssignmentOfSubmission(db: Db, submissionId: number): Promise<OwnedAssignment | null> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE x.submission_id = ?`, [submissionId])
+  return rows[0] ? mapAssignment(rows[0]) : null
+}
+
+/** A learner sees an exercise once its critique is released. */
+export async function listAssignmentsOfLearner(db: Db, learnerId: number): Promise<Assignment[]> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.learner_id = ? AND k.state = 'released' ORDER BY x.due_on, x.id`, [learnerId])
+  return rows.map(row => mapAssignment(row).assignment)
+}
+
+export async function listAssignmentsForInstructor(db: Db, instructorId: number): Promise<Assignment[]> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE c.instructor_id = ? ORDER BY x.due_on, x.id`, [instructorId])
+  return rows.map(row => mapAssignment(row).assignment)
+}
+
+export async function markConfirmed(db: Db, id: number, at: Date): Promise<void> {
+  await db.execute('UPDATE assignments SET confirmed_at = ? WHERE id = ?', [at, id])
+}

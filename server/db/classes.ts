@@ -1,0 +1,25 @@
+import type { Changed, Db, Row } from './pool'
+
+export interface ClassRow { readonly id: number, readonly name: string }
+const mapClass = (row: Row): ClassRow => ({ id: row.id as number, name: row.name as string })
+
+export async function insertClass(db: Db, name: string, instructorId: number, budgetMinutes: number): Promise<number> {
+  const [result] = await db.execute<Changed>('INSERT INTO classes (name, instructor_id, budget_minutes) VALUES (?, ?, ?)', [name, instructorId, budgetMinutes])
+  return result.insertId
+}
+
+export async function insertEnrolment(db: Db, classId: number, learnerId: number): Promise<void> {
+  await db.execute('INSERT INTO enrolments (class_id, learner_id) VALUES (?, ?)', [classId, learnerId])
+}
+
+export async function listClassesOf(db: Db, accountId: number): Promise<ClassRow[]> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT DISTINCT c.id, c.name FROM classes c LEFT JOIN enrolments e ON e.class_id = c.id
+     WHERE c.instructor_id = ? OR e.learner_id = ? ORDER BY c.name`, [accountId, accountId])
+  return rows.map(mapClass)
+}
+
+export async function isEnrolled(db: Db, classId: number, learnerId: number): Promise<boolean> {
+  const [rows] = await db.execute<Row[]>('SELECT 1 FROM enrolments WHERE class_id = ? AND learner_id = ?', [classId, learnerId])
+  return rows.length > 0
+}

@@ -1,0 +1,70 @@
+import { reportSchema } from '../../shared/report'
+import type { HandIn, Measurement, Stage, Submission } from '../../shared/submission'
+import type { SectorScheme } from '../../core/wheel/schemes'
+import type { Changed, Db, Row } from './pool'
+
+const SELECT = `SELECT s.id, s.class_id, c.name AS class_name, c.instructor_id, c.budget_minutes, s.learner_id, a.name AS learner_name,
+  s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
+  COALESCE(k.state, 'draft') AS critique_state, p.width, p.height, p.format, m.state, m.report, m.reason
+  FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
+  JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
+  LEFT JOIN critiques k ON k.submission_id = s.id`
+
+function mapMeasurement(row: Row): Measurement {
+  if (row.state === 'done') return { state: 'done', report: reportSchema.parse(row.report) }
+  if (row.state === 'failed') return { state: 'failed', reason: row.reason as string }
+  return { state: row.state as 'queued' | 'measuring' }
+}
+
+/** A submission and who may see it. */
+export interface OwnedSubmission { readonly submission: Submission, readonly instructorId: number }
+
+function mapSubmission(row: Row): OwnedSubmission {
+  return {
+    instructorId: row.instructor_id as number,
+    submission: {
+      id: row.id as number,
+      classId: row.class_id as number,
+      className: row.class_name as string,
+      learner: { id: row.learner_id as number, name: row.learner_name as string },
+      title: row.title as string,
+      stage: row.stage as Stage,
+      medium: row.medium as string,
+      question: row.question as string,
+      about: row.about as string,
+      plannedScheme: row.planned_scheme as SectorScheme | null,
+      assignmentId: row.assignment_id as number | null,
+      handedInAt: (row.handed_in_at as Date).toISOString(),
+      state: row.critique_state === 'released' ? 'released' : 'waiting',
+      width: row.width as number,
+      height: row.height as number,
+      budgetMinutes: row.budget_minutes as number,
+      measurement: mapMeasurement(row)
+    }
+  }
+}
+
+export async function insertSubmission(db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date): Promise<number> {
+  const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
+  const [result] = await db.execute<Changed>(
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id, handed_in_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [classId, learnerId, pictureId, title, stage, medium, question, about, plannedScheme, assignmentId ?? null, handedInAt])
+  return result.insertId
+}
+
+export async function findSubmission(db: Db, id: number): Promise<OwnedSubmission | null> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.id = ?`, [id])
+  return rows[0] ? mapSubmission(rows[0]) : null
+}
+
+/** An instructor's pieces, oldest first: the order in which they are worked. */
+export async function listSubmissionsForInstructor(db: Db, instructorId: number): Promise<Submission[]> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE c.instructor_id = ? ORDER BY s.handed_in_at, s.id`, [instructorId])
+  return rows.map(row => mapSubmission(row).submission)
+}
+
+export async function listSubmissionsOfLearner(db: Db, learnerId: number): Promise<Submission[]> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.learner_id = ? ORDER BY s.handed_in_at DESC, s.id DESC`, [learnerId])
+  return rows.map(row => mapSubmission(row).submission)
+}

@@ -1,0 +1,42 @@
+/** Taking a hand-in: decode first, keep everything in one transaction, then queue the measuring. */
+import { AppError } from '../../shared/errors'
+import type { Account } from '../../shared/account'
+import { PICTURE_LIMITS, type HandIn } from '../../shared/submission'
+import { isEnrolled } from '../db/classes'
+import { insertCritique } from '../db/critiques'
+import { insertMeasurement } from '../db/measurements'
+import { insertBlob, insertPicture } from '../db/pictures'
+import { db, transaction } from '../db/pool'
+import { insertSubmission } from '../db/submissions'
+import { ingestPicture } from '../work/pool'
+import { visibleAssignment } from './access'
+import { wakeMeasuring } from './measuring'
+
+const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
+
+/** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
+export async function handIn(learner: Account, words: HandIn, bytes: Buffer, now: Date): Promise<number> {
+  if (bytes.length > PICTURE_LIMITS.bytes) throw new AppError('too-large', `The file is larger than 25 MB. ${READS}`)
+  if (!await isEnrolled(db(), words.classId, learner.id)) throw new AppError('not-allowed', 'You are not in this class.')
+  if (words.assignmentId) {
+    const assignment = await visibleAssignment(learner, words.assignmentId)
+    if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')
+    if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
+  }
+  const outcome = await ingestPicture(bytes)
+  if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
+  const { source, originalSha, display, thumb } = outcome
+  const id = await transaction(async (connection) => {
+    await insertBlob(connection, { sha256: originalSha, mediaType: `image/${source.format}`, bytes })
+    for (const size of [display, thumb]) await insertBlob(connection, { ...size, bytes: Buffer.from(size.bytes) })
+    const pictureId = await insertPicture(connection, {
+      original: originalSha, display: display.sha256, thumb: thumb.sha256, format: source.format, width: source.width, height: source.height
+    })
+    const submissionId = await insertSubmission(connection, learner.id, pictureId, words, now)
+    await insertCritique(connection, submissionId)
+    await insertMeasurement(connection, submissionId, 'painter')
+    return submissionId
+  })
+  wakeMeasuring()
+  return id
+}

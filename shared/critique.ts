@@ -1,0 +1,67 @@
+import { z } from 'zod'
+import { STATIONS, type Station } from '../core/critique/reading'
+import type { Target } from '../core/critique/target'
+import { EXERCISE_KEYS } from '../core/exercise'
+import { areaSchema } from './area'
+import { sectorSchemeSchema } from './scheme'
+
+export const stationSchema = z.enum(STATIONS as [Station, ...Station[]])
+export const exerciseKeySchema = z.enum(EXERCISE_KEYS)
+
+const shareBound = z.number().min(0).max(1)
+export const targetSchema = z.discriminatedUnion('measure', [
+  z.object({ measure: z.literal('range'), atLeast: z.number().min(0).max(100) }),
+  z.object({ measure: z.literal('separation'), atLeast: z.number().min(0).max(100) }),
+  z.object({ measure: z.literal('near-black'), atMost: shareBound }),
+  z.object({ measure: z.literal('coverage'), scheme: sectorSchemeSchema, atLeast: shareBound }),
+  z.object({ measure: z.literal('evenness'), atMost: shareBound })
+]) satisfies z.ZodType<Target>
+
+const words = z.string().trim().max(2000)
+
+/** A correction as the instructor writes it. */
+export const correctionInputSchema = z.object({
+  station: stationSchema,
+  area: areaSchema.nullable(),
+  /** The reading it came from, and its sentence as measured then: the reason must not change under it. */
+  readingId: z.string().max(80).nullable(),
+  reason: words,
+  what: words.min(1, 'Say what is wrong.'),
+  todo: words,
+  target: targetSchema.nullable()
+})
+export type CorrectionInput = z.infer<typeof correctionInputSchema>
+
+export const correctionSchema = correctionInputSchema.extend({ id: z.int(), order: z.int().positive() })
+export type Correction = z.infer<typeof correctionSchema>
+
+export const areaInputSchema = z.object({ name: z.string().trim().min(1, 'The area needs a name.').max(60), area: areaSchema })
+export const namedAreaSchema = areaInputSchema.extend({ id: z.int() })
+export type MarkedArea = z.infer<typeof namedAreaSchema>
+
+export const verdictInputSchema = z.object({
+  /** What works, first. */
+  works: words,
+  verdict: words,
+  /** The revision this was written over; a stale one is refused, so that two tabs lose nothing. */
+  revision: z.int().min(0)
+})
+
+export const assignInputSchema = z.object({ exercise: exerciseKeySchema, dueOn: z.iso.date('Choose the day it is due.') })
+export const orderInputSchema = z.object({ order: z.array(z.int()).min(1) })
+
+export const assignmentBriefSchema = z.object({ id: z.int(), exercise: exerciseKeySchema, dueOn: z.iso.date() })
+
+export const critiqueSchema = z.object({
+  state: z.enum(['draft', 'released']),
+  revision: z.int(),
+  works: z.string(),
+  verdict: z.string(),
+  releasedAt: z.iso.datetime().nullable(),
+  corrections: z.array(correctionSchema),
+  areas: z.array(namedAreaSchema),
+  assignment: assignmentBriefSchema.nullable()
+})
+export type Critique = z.infer<typeof critiqueSchema>
+
+export const revisionSchema = z.object({ revision: z.int() })

@@ -1,0 +1,63 @@
+/** The one schema of the report, shared by server, client and command line (measures §10). */
+import { z } from 'zod'
+import type { Report } from '../core/measure/report'
+import { schemeNameSchema, stepSchema, wheelSchema } from './scheme'
+
+const share = z.number().min(0).max(1.001) // rounding may lift a sum by one last digit
+const value = z.number().min(0).max(100)
+const degrees = z.number().min(0).lt(360)
+const temperature = z.number().min(-100).max(100)
+
+export const notMeasurableSchema = z.object({ kind: z.literal('not-measurable'), reason: z.string().min(1) })
+const measured = <T extends z.ZodType>(schema: T) => z.union([schema, notMeasurableSchema])
+
+const valueSchema = z.object({
+  darkest: value,
+  lightest: value,
+  range: value,
+  median: value,
+  key: z.enum(['low', 'middle', 'high']),
+  thirds: z.object({ dark: share, middle: share, light: share }),
+  groups: measured(z.array(z.object({ value, share })).min(2).max(6)),
+  nearBlack: share,
+  nearWhite: share,
+  verdict: z.enum(['full', 'moderate', 'narrow'])
+})
+
+const harmonySchema = z.object({
+  families: measured(z.array(z.object({ step: stepSchema, position: degrees, weight: share, area: share, chroma: share, darkest: value, lightest: value }))),
+  colours: z.int().min(0),
+  neutrals: share,
+  scheme: z.object({ name: schemeNameSchema, rotation: measured(degrees), coverage: measured(share), sectors: measured(z.array(share)) }),
+  ranking: measured(z.array(z.object({ name: schemeNameSchema, rotation: degrees, coverage: share, score: z.number(), sectors: z.array(share) }))),
+  offScheme: measured(share),
+  proportion: measured(z.object({ shares: z.array(share), evenness: share })),
+  saturation: z.object({ median: share, p95: share, vivid: share, muted: share }),
+  palette: z.array(z.object({
+    hex: z.string().regex(/^#[0-9a-f]{6}$/),
+    share,
+    step: stepSchema.nullable(),
+    kind: z.enum(['hue', 'tint', 'shade', 'tone', 'neutral']),
+    value,
+    temperature
+  })).min(1).max(8)
+})
+
+export const separationSchema = z.object({
+  name: z.string(),
+  value,
+  ring: value,
+  deltaValue: z.number().min(-100).max(100),
+  deltaE: z.number().min(0),
+  deltaTemperature: z.number().min(-200).max(200),
+  merges: z.boolean()
+})
+
+export const reportSchema = z.object({
+  version: z.int(),
+  picture: z.object({ format: z.string(), sourceWidth: z.int().positive(), sourceHeight: z.int().positive(), width: z.int().positive(), height: z.int().positive(), transparent: share }),
+  wheel: wheelSchema,
+  value: measured(valueSchema),
+  harmony: measured(harmonySchema),
+  separation: z.array(measured(separationSchema)).optional()
+}) satisfies z.ZodType<Report>

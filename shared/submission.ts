@@ -1,0 +1,59 @@
+import { z } from 'zod'
+import { reportSchema } from './report'
+import { sectorSchemeSchema } from './scheme'
+
+export const stageSchema = z.enum(['study', 'in-progress', 'finished'])
+export type Stage = z.infer<typeof stageSchema>
+export const STAGE_WORDS: Readonly<Record<Stage, string>> = { 'study': 'study', 'in-progress': 'work in progress', 'finished': 'finished piece' }
+
+/** What a picture may be: checked again on the server, by decoding. */
+export const PICTURE_LIMITS = { bytes: 25 * 1024 * 1024, pixels: 40_000_000, formats: ['jpeg', 'png', 'webp', 'tiff'] } as const
+
+const text = (most: number) => z.string().trim().max(most, `Keep this under ${most} characters.`)
+
+/** The words that come with a hand-in; `picture` is the file part of the same form. */
+export const handInSchema = z.object({
+  classId: z.coerce.number().int().positive(),
+  title: text(120).min(1, 'The piece needs a title.'),
+  stage: stageSchema,
+  medium: text(80),
+  question: text(500),
+  about: text(500),
+  plannedScheme: z.union([sectorSchemeSchema, z.literal('').transform(() => null)]).nullable(),
+  assignmentId: z.coerce.number().int().positive().nullish()
+})
+export type HandIn = z.infer<typeof handInSchema>
+
+export const measurementSchema = z.discriminatedUnion('state', [
+  z.object({ state: z.enum(['queued', 'measuring']) }),
+  z.object({ state: z.literal('done'), report: reportSchema }),
+  z.object({ state: z.literal('failed'), reason: z.string() })
+])
+export type Measurement = z.infer<typeof measurementSchema>
+
+export const submissionSchema = z.object({
+  id: z.int(),
+  classId: z.int(),
+  className: z.string(),
+  learner: z.object({ id: z.int(), name: z.string() }),
+  title: z.string(),
+  stage: stageSchema,
+  medium: z.string(),
+  question: z.string(),
+  about: z.string(),
+  plannedScheme: sectorSchemeSchema.nullable(),
+  assignmentId: z.int().nullable(),
+  handedInAt: z.iso.datetime(),
+  state: z.enum(['waiting', 'released']),
+  width: z.int(),
+  height: z.int(),
+  /** Minutes set aside for one critique in this class. */
+  budgetMinutes: z.int(),
+  measurement: measurementSchema
+})
+export type Submission = z.infer<typeof submissionSchema>
+
+export const submissionListSchema = z.array(submissionSchema)
+export const classSchema = z.object({ id: z.int(), name: z.string() })
+export const classListSchema = z.array(classSchema)
+export const createdSchema = z.object({ id: z.int() })
