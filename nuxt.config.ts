@@ -28,12 +28,14 @@ export default defineNuxtConfig({
     moduleOptions: { importComposables: true },
     vuetifyOptions: './vuetify.config.ts'
   },
-  typescript: { strict: true, typeCheck: false },
+  // Typed arrays are indexed everywhere in the core; a check on each would only be silenced.
+  typescript: { strict: true, typeCheck: false, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } },
   vite: {
     cacheDir: '.cache/vite',
     worker: { format: 'es' },
     optimizeDeps: { include: ['comlink', 'zod', 'konva', 'vue-konva', 'date-fns'] }
   },
+  nitro: { typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } } },
   hooks: {
     'nitro:init': nitro => nitro.hooks.hook('compiled', () => bundleWorkers(nitro.options.output.serverDir))
   },

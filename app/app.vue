@@ -1,1 +1,10 @@
-<template><v-app><NuxtPage /></v-app></template>
+<script setup lang="ts">
+</script>
+
+<template>
+  <v-app>
+    <NuxtLayout>
+      <NuxtPage />
+    </NuxtLayout>
+  </v-app>
+</template>

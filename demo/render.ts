@@ -1,15 +1,36 @@
 /** A demo scene as a finished picture file. */
+import { createHash } from 'node:crypto'
+import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import sharp from 'sharp'
 import { OIL, paint } from './painter'
 import { PIECES, type DemoPiece } from './manifest'
 import { svgOf } from './scenes/svg'
 
-/** @returns a PNG, the same for the same piece every time. */
-export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
+/** Paints a piece: a PNG, the same for the same piece every time. */
+export async function paintPiece(piece: DemoPiece): Promise<Buffer> {
   const { data, info } = await sharp(Buffer.from(svgOf(piece.scene()))).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
   const { width, height } = info
   const painted = paint({ width, height, data: new Uint8ClampedArray(data) }, { ...OIL, seed: 101 + PIECES.indexOf(piece) })
   const file = sharp(painted.data, { raw: { width, height, channels: 4 } })
   const opaque = !piece.faults.some(f => f.kind === 'transparent')
   return (opaque ? file.removeAlpha() : file).png({ compressionLevel: 6 }).toBuffer()
+}
+
+const CACHE = join(import.meta.dirname, '../.cache/demo')
+/** Everything that decides what a picture looks like; a change of it paints anew. */
+const SOURCES = ['painter.ts', 'render.ts', 'manifest.ts', 'scenes/svg.ts', 'scenes/harbour.ts', 'scenes/studio.ts', '../core/picture/blur.ts']
+
+/** A piece's file, painted once a machine: painting takes seconds, and the tests need the same pictures as the demo. */
+export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
+  const hash = createHash('sha256').update(piece.key)
+  for (const source of SOURCES) hash.update(await readFile(join(import.meta.dirname, source)))
+  const file = join(CACHE, `${piece.key}-${hash.digest('hex').slice(0, 16)}.png`)
+  const kept = await readFile(file).catch(() => null)
+  if (kept) return kept
+  const painted = await paintPiece(piece)
+  await mkdir(CACHE, { recursive: true })
+  await writeFile(`${file}.part`, painted)
+  await rename(`${file}.part`, file) // a killed process leaves no half picture behind
+  return painted
 }

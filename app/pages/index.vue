@@ -1,1 +1,1 @@
-<template><div>hi</div></template>
+<template><div /></template>

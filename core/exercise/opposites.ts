@@ -1,6 +1,7 @@
 /** Opposites: a piece in two facing colours, the second in a few small places. */
 import { isMeasured } from '../measure/report'
 import { bestFit, type Fit } from '../measure/scheme'
+import { percent } from '../critique/words'
 import type { CheckResult, Exercise, HandInMeasures } from './exercise'
 
 /** Coverage at which the studio calls a scheme kept (measures §6). */
@@ -10,7 +11,6 @@ const ACCENT = { least: 0.04, most: 0.3 }
 /** A moderate range or better, so that the colours are carried by values. */
 const RANGE = 50
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 function fitOf({ hues }: HandInMeasures): Fit | null {
   return hues.totalWeight > 0 ? bestFit('complementary', hues.weight) : null

@@ -23,6 +23,11 @@ export function cornersOf(area: Area): readonly FractionPoint[] {
   return [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]
 }
 
+/** The corner nearest the top left: where a mark's tag is tied to its area. */
+export function tagCornerOf(area: Area): FractionPoint {
+  return cornersOf(area).reduce((best, p) => (p[0] + p[1] < best[0] + best[1] ? p : best))
+}
+
 /** Bounding rectangle in fractions. */
 export function boundsOf(area: Area): { x: number, y: number, w: number, h: number } {
   const points = cornersOf(area)

@@ -33,9 +33,20 @@ function blurRows(from: Float32Array, to: Float32Array, width: number, height: n
     const base = y * width, last = base + width - 1
     let sum = from[base] * (radius + 1)
     for (let x = 1; x <= radius; x++) sum += from[Math.min(base + x, last)]
-    for (let x = 0; x < width; x++) {
+    const first = from[base], end = from[last]
+    const lead = Math.min(radius, width - radius - 1)
+    let x = 0
+    for (; x < lead; x++) { // the window still hangs over the left edge
       to[base + x] = sum * scale
-      sum += from[Math.min(base + x + radius + 1, last)] - from[Math.max(base + x - radius, base)]
+      sum += from[base + x + radius + 1] - first
+    }
+    for (; x < width - radius - 1; x++) {
+      to[base + x] = sum * scale
+      sum += from[base + x + radius + 1] - from[base + x - radius]
+    }
+    for (; x < width; x++) {
+      to[base + x] = sum * scale
+      sum += end - (x < radius ? first : from[base + x - radius])
     }
   }
 }

@@ -2,9 +2,8 @@
  * The painter's red–yellow–blue wheel: positions interpolated in OKLCH hue between twelve anchor
  * pigments (the mid-20th-century teaching wheel, values from memory).
  */
-import { turnBetween, wrapDegrees } from '../numeric/angle'
+import { hueOf, turnBetween, wrapDegrees } from '../numeric/angle'
 import { chromaOf, convertLinearToOklab, oklabOf, type Oklab } from '../colour/oklab'
-import { hueOf } from '../numeric/angle'
 import { linearOfHex } from '../colour/srgb'
 
 /** Clockwise from yellow: position 30° × index. */

@@ -18,12 +18,12 @@ export function ferryAtDusk(): Scene {
 
 /** One grey-green throughout, no accent. */
 export function fogOuterMole(): Scene {
-  const [d1, sky] = fade('#aab5b0', '#b9c2bb', '#a8b4ae')
-  const [d2, sea] = fade('#9caaa4', '#84958f', '#6d807a')
+  const [d1, sky] = fade('#9bb9ad', '#abc5ba', '#98b9ab')
+  const [d2, sea] = fade('#8bb1a1', '#719f8c', '#5b8b77')
   const body = `<defs>${d1}${d2}</defs>${rect(0, 0, 1360, 380, sky)}${rect(0, 380, 1360, 520, sea)}
-    ${poly('0,430 620,398 760,398 760,412 0,520', '#7c8e88')}${rect(700, 250, 40, 150, '#8b9b95')}${poly('692,250 748,250 738,222 702,222', '#7b8d87')}
-    ${dashes(0, 430, 1360, 440, 40, '#95a49d', 0.45)}${poly('940,520 1180,512 1160,560 970,562', '#6c7f79')}
-    ${line('M1050 515 L1054 400', '#6c7f79', 7)}${poly('1060,410 1128,500 1060,500', '#a3b0aa')}`
+    ${poly('0,430 620,398 760,398 760,412 0,520', '#699985')}${rect(700, 250, 40, 150, '#79a492')}${poly('692,250 748,250 738,222 702,222', '#689884')}
+    ${dashes(0, 430, 1360, 440, 40, '#83ac9b', 0.45)}${poly('940,520 1180,512 1160,560 970,562', '#5a8a76')}
+    ${line('M1050 515 L1054 400', '#5a8a76', 7)}${poly('1060,410 1128,500 1060,500', '#93b6a7')}`
   return { width: 1360, height: 900, body }
 }
 

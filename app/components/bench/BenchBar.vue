@@ -1,0 +1,25 @@
+<script setup lang="ts">
+/** The top of the bench: way back, the piece, the learner's question, what is saved, the release. */
+const bench = useBenchStore()
+const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as const
+</script>
+
+<template>
+  <header class="bar">
+    <NuxtLink to="/desk" class="back">← Desk</NuxtLink>
+    <h1>{{ bench.submission!.title }}</h1>
+    <span class="meta">{{ bench.submission!.learner.name }} · {{ bench.submission!.medium || 'no medium given' }}</span>
+    <span class="question" :title="bench.submission!.question">{{ bench.submission!.question && `“${bench.submission!.question}”` }}</span>
+    <span class="meta" role="status">{{ bench.released ? 'released' : SAID[bench.saving] }}</span>
+    <NuxtLink v-if="!bench.released" :to="`/bench/${bench.submission!.id}/verdict`" replace class="release">Release</NuxtLink>
+  </header>
+</template>
+
+<style scoped>
+.bar { display: flex; align-items: center; gap: 18px; padding: 0 14px; background: var(--panel); border-bottom: 1px solid var(--panel-line); white-space: nowrap; min-width: 0; }
+.back { text-decoration: none; }
+h1 { font-family: var(--sans); font-size: 14px; font-weight: 600; }
+.meta { color: var(--panel-quiet); font-size: 13px; }
+.question { flex: 1; min-width: 0; text-align: center; overflow: hidden; text-overflow: ellipsis; font-size: 16px; color: var(--panel-quiet); }
+.release { border: 1px solid #e5e5e5; padding: 3px 13px; text-decoration: none; border-radius: 2px; }
+</style>

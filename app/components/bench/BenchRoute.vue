@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** The route: the stations in the order of the work, as stops on a line; each says how it stands. */
+const bench = useBenchStore()
+const base = computed(() => `/bench/${bench.submission!.id}`)
+
+const stops = computed(() => STATION_PLANS.map((plan) => {
+  const marks = bench.critique?.corrections.filter(c => c.station === plan.station).length ?? 0
+  const troubled = bench.readings.some(r => r.station === plan.station && r.verdict === 'fix')
+  const state = marks > 0 ? `${marks} marked` : troubled ? 'something to fix' : ''
+  return { ...plan, marks, troubled, state }
+}))
+</script>
+
+<template>
+  <nav class="route" aria-label="Stations">
+    <NuxtLink v-for="stop in stops" :key="stop.station" :to="`${base}/${stop.station}`" replace class="stop" :aria-current="bench.station === stop.station ? 'page' : undefined">
+      <span class="box" :class="{ marked: stop.marks, troubled: stop.troubled }">{{ stop.marks || '' }}</span>
+      <span>{{ stop.name }}<span v-if="stop.state" class="visually-hidden">, {{ stop.state }}</span></span>
+    </NuxtLink>
+  </nav>
+</template>
+
+<style scoped>
+.route { position: relative; padding: 16px 0; display: flex; flex-direction: column; }
+.route::before { content: ''; position: absolute; left: 25px; top: 34px; bottom: 34px; width: 1px; background: var(--panel-line); }
+.stop { position: relative; display: flex; align-items: center; gap: 13px; height: 46px; padding-left: 18px; text-decoration: none; color: var(--panel-quiet); }
+.stop:hover, .stop[aria-current] { color: var(--panel-ink); background: #474747; }
+.box { width: 15px; height: 15px; border: 1px solid var(--panel-quiet); background: var(--panel); font-size: 11px; line-height: 13px; text-align: center; }
+.box.troubled { border-style: double; border-width: 3px; line-height: 9px; }
+.box.marked { background: var(--panel-ink); color: #111; border-color: var(--panel-ink); font-weight: 600; }
+@media (max-width: 900px) {
+  .route { flex-direction: row; padding: 0; }
+  .route::before { display: none; }
+  .stop { padding: 0 16px; }
+}
+</style>

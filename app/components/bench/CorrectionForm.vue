@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { describeTarget } from '~~/core/critique/target'
+import type { CorrectionInput } from '~~/shared/critique'
+
+/** A correction being written: filled in from its reading, all of it the instructor's to change. */
+const props = defineProps<{ modelValue: CorrectionInput, id?: number }>()
+const emit = defineEmits<{ done: [] }>()
+const bench = useBenchStore()
+
+const form = reactive<CorrectionInput>({ ...props.modelValue })
+const hasTarget = ref(form.target !== null)
+/** The target's number, in the unit it is spoken in: shares as percent. */
+const bound = computed({
+  get: () => {
+    const t = form.target
+    if (!t) return 0
+    const raw = 'atLeast' in t ? t.atLeast : t.atMost
+    return t.measure === 'range' || t.measure === 'separation' ? raw : Math.round(raw * 100)
+  },
+  set: (shown: number) => {
+    const t = form.target
+    if (!t || !Number.isFinite(Number(shown))) return
+    const raw = t.measure === 'range' || t.measure === 'separation' ? Number(shown) : Number(shown) / 100
+    form.target = ('atLeast' in t ? { ...t, atLeast: raw } : { ...t, atMost: raw }) as typeof t
+  }
+})
+
+async function save() {
+  const input = { ...form, target: hasTarget.value ? form.target : null }
+  const done = props.id ? await bench.changeCorrection(props.id, input) : await bench.addCorrection(input)
+  if (done) emit('done')
+}
+</script>
+
+<template>
+  <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="emit('done')">
+    <v-textarea v-model="form.what" label="What is wrong" autofocus />
+    <v-textarea v-model="form.reason" label="Why, as read" />
+    <v-textarea v-model="form.todo" label="What to do" />
+    <div v-if="form.target" class="target">
+      <v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" />
+      <v-text-field v-if="hasTarget" v-model.number="bound" type="number" label="Bound" class="bound" />
+    </div>
+    <p v-if="bench.problem" role="alert">{{ bench.problem }}</p>
+    <div class="actions">
+      <v-btn type="submit" variant="flat" color="primary" size="small">{{ id ? 'Save' : 'Mark it' }}</v-btn>
+      <button type="button" class="word-link" @click="emit('done')">leave it</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form { display: grid; gap: 10px; }
+.target { display: grid; grid-template-columns: 1fr 84px; gap: 8px; align-items: center; }
+.actions { display: flex; gap: 16px; align-items: baseline; }
+</style>

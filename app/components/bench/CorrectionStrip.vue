@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { describeTarget } from '~~/core/critique/target'
+import { tagOf } from '~/stores/bench'
+
+/** The corrections as a strip of tags over the wall; one opens as a sheet below it. */
+const open = defineModel<number | null>({ required: true })
+const bench = useBenchStore()
+const editing = ref(false)
+
+const corrections = computed(() => bench.critique?.corrections ?? [])
+const current = computed(() => corrections.value.find(c => c.id === open.value) ?? null)
+watch(open, () => { editing.value = false })
+
+async function move(by: -1 | 1) {
+  const order = corrections.value.map(c => c.id)
+  const at = order.indexOf(current.value!.id)
+  ;[order[at], order[at + by]] = [order[at + by]!, order[at]!]
+  await bench.orderCorrections(order)
+}
+async function remove() {
+  if (await bench.removeCorrection(current.value!.id)) open.value = null
+}
+function begin() {
+  bench.draft = { station: bench.station, area: bench.sketch, readingId: null, reason: '', what: '', todo: '', target: null }
+}
+</script>
+
+<template>
+  <div class="strip">
+    <div class="tags">
+      <button v-for="c in corrections" :key="c.id" class="tag" :aria-expanded="open === c.id" :title="c.what" @click="open = open === c.id ? null : c.id">{{ tagOf(c) }}</button>
+      <button v-if="!bench.released" class="tag" aria-label="New correction" title="New correction (m)" @click="begin">+</button>
+    </div>
+    <div v-if="bench.draft" class="sheet">
+      <CorrectionForm :key="JSON.stringify(bench.draft)" :model-value="bench.draft" @done="bench.draft = null" />
+    </div>
+    <div v-else-if="current" class="sheet">
+      <CorrectionForm v-if="editing" :id="current.id" :model-value="current" @done="editing = false" />
+      <template v-else>
+        <p class="words">{{ current.what }}</p>
+        <p v-if="current.reason && current.reason !== current.what" class="why">{{ current.reason }}</p>
+        <p v-if="current.todo" class="words">{{ current.todo }}</p>
+        <p v-if="current.target" class="why">Target: {{ describeTarget(current.target) }}.</p>
+        <div v-if="!bench.released" class="actions">
+          <button class="word-link" @click="editing = true">change</button>
+          <button class="word-link" :disabled="current.order === 1" @click="move(-1)">more important</button>
+          <button class="word-link" :disabled="current.order === corrections.length" @click="move(1)">less</button>
+          <button class="word-link" @click="remove">remove</button>
+        </div>
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.strip { display: grid; justify-items: end; gap: 8px; }
+.tags { display: flex; gap: 6px; flex-wrap: wrap; justify-content: flex-end; }
+.tag { min-width: 24px; height: 24px; padding: 0 6px; background: #111; color: #f3f3f3; border: 1px solid #f3f3f3; font-size: 13px; font-weight: 600; }
+.tag[aria-expanded='true'] { background: #f3f3f3; color: #111; }
+.sheet { width: 340px; max-height: calc(100vh - 240px); overflow: auto; background: var(--panel); color: var(--panel-ink); border: 1px solid #f3f3f3; padding: 14px; display: grid; gap: 8px; }
+.why { font-size: 13px; color: var(--panel-quiet); }
+.actions { display: flex; gap: 14px; flex-wrap: wrap; color: var(--panel-quiet); }
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { addDays, format } from 'date-fns'
+import { EXERCISES, EXERCISE_KEYS } from '~~/core/exercise'
+import { tagOf } from '~/stores/bench'
+
+/** The last station: what works, the verdict, the exercise, and the release. */
+const bench = useBenchStore()
+const works = ref(bench.critique!.works), verdict = ref(bench.critique!.verdict)
+const exercise = ref(bench.critique!.assignment?.exercise ?? null)
+const dueOn = ref(bench.critique!.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
+const asking = ref(false)
+
+const changed = computed(() => works.value !== bench.critique!.works || verdict.value !== bench.critique!.verdict)
+async function write() {
+  if (!bench.released && changed.value) await bench.writeVerdict(works.value, verdict.value)
+}
+const writeSoon = useDebounceFn(write, 900)
+function edited() {
+  bench.saving = 'unsaved'
+  void writeSoon()
+}
+onBeforeUnmount(write)
+
+const exercises = [{ title: 'no exercise', value: null }, ...EXERCISE_KEYS.map(key => ({ title: EXERCISES[key].title, value: key }))]
+async function assign() {
+  if (exercise.value) await bench.assign(exercise.value, dueOn.value)
+}
+async function release() {
+  await write()
+  await bench.release()
+  asking.value = false
+}
+defineExpose({ ask: () => { asking.value = true } })
+</script>
+
+<template>
+  <section class="verdict" aria-label="Verdict">
+    <p v-if="bench.released" class="words">Released on {{ dayWords(bench.critique!.releasedAt!) }}. {{ bench.submission!.learner.name }} can read it.</p>
+    <v-textarea v-model="works" label="What works, first" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" />
+    <ol v-if="bench.critique!.corrections.length" class="corrections">
+      <li v-for="c in bench.critique!.corrections" :key="c.id"><b>{{ tagOf(c) }}</b> {{ c.what }}</li>
+    </ol>
+    <p v-else class="quiet-text">No correction is marked yet.</p>
+    <v-textarea v-model="verdict" label="Verdict and the next step" :rows="4" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" />
+    <div class="exercise">
+      <v-select v-model="exercise" :items="exercises" label="Exercise" :readonly="bench.released" @update:model-value="assign" />
+      <v-text-field v-if="exercise" v-model="dueOn" type="date" label="Due on" :readonly="bench.released" @change="assign" />
+    </div>
+    <v-btn v-if="!bench.released" variant="flat" color="primary" @click="asking = true">Release to {{ bench.submission!.learner.name }}</v-btn>
+    <v-dialog v-model="asking" aria-labelledby="release-title">
+      <v-card>
+        <div class="ask">
+          <h2 id="release-title">Release the critique of “{{ bench.submission!.title }}”?</h2>
+          <p class="words">
+            {{ bench.submission!.learner.name }} will see {{ countWord(bench.critique!.corrections.length) }} correction{{ bench.critique!.corrections.length === 1 ? '' : 's' }}, your words{{ bench.critique!.assignment ? ', and the exercise' : '' }}.
+            It can no longer be changed then.
+          </p>
+          <p v-if="bench.problem" role="alert">{{ bench.problem }}</p>
+          <div class="actions">
+            <v-btn variant="flat" color="primary" @click="release">Release</v-btn>
+            <v-btn variant="text" @click="asking = false">Not yet</v-btn>
+          </div>
+        </div>
+      </v-card>
+    </v-dialog>
+  </section>
+</template>
+
+<style scoped>
+.verdict { display: grid; gap: 14px; padding-top: 12px; }
+.serif :deep(textarea) { font-family: var(--serif); font-size: 16px; line-height: 1.4; }
+.corrections { list-style: none; padding: 0; display: grid; gap: 6px; font-family: var(--serif); font-size: 15px; }
+.corrections b { font-family: var(--sans); font-size: 12px; margin-right: 4px; }
+.exercise { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
+.quiet-text { color: var(--panel-quiet); }
+.ask { padding: 20px 24px; display: grid; gap: 12px; }
+.actions { display: flex; gap: 12px; }
+</style>

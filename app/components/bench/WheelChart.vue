@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { CustomSeriesRenderItem } from 'echarts'
+import VChart from 'vue-echarts'
+import { fitToGamut } from '~~/core/colour/gamut'
+import { anchorAt } from '~~/core/wheel/wheel'
+import { hexOfLinear } from '~~/core/colour/srgb'
+import { schemeNamed, type SectorScheme } from '~~/core/wheel/schemes'
+import type { WheelName } from '~~/core/wheel/steps'
+import { CHART_INK, CHART_QUIET } from '~/composables/chart'
+
+/**
+ * The wheel with yellow at the top: the picture's coloured weight as a ring of bars in their own
+ * hues, the twelve steps around it, the scheme's sectors laid over.
+ */
+const props = defineProps<{ hues: number[], wheel: WheelName, scheme: SectorScheme | null, rotation: number }>()
+
+const STEP = 5
+const weights = computed(() => Array.from({ length: 360 / STEP }, (_, i) => {
+  let sum = 0
+  for (let d = 0; d < STEP; d++) sum += props.hues[(i * STEP + d - 2 + 360) % 360] ?? 0
+  return sum
+}))
+const hueColour = (position: number): string => hexOfLinear(fitToGamut(anchorAt(props.wheel, position)))
+
+/** Everything is drawn by angle about the middle; 0° is up, clockwise. */
+const render: CustomSeriesRenderItem = (_params, api) => {
+  const w = api.getWidth(), h = api.getHeight()
+  const cx = w / 2, cy = h / 2, R = Math.min(w, h) / 2 - 4
+  const rad = (deg: number): number => ((deg - 90) * Math.PI) / 180
+  const arc = (from: number, to: number, r0: number, r: number, style: object) =>
+    ({ type: 'sector' as const, shape: { cx, cy, r0, r, startAngle: rad(from), endAngle: rad(to) }, style, silent: true })
+  const inner = R * 0.3, outer = R * 0.86
+  const tallest = Math.max(1e-6, ...weights.value)
+  const sectors = props.scheme ? schemeNamed(props.scheme).sectors : []
+  return {
+    type: 'group',
+    children: [
+      ...sectors.map(s => arc(props.rotation + s.centre - s.half, props.rotation + s.centre + s.half, inner * 0.4, outer + 3, { fill: '#5e5e5e', stroke: CHART_INK, lineWidth: 1 })),
+      ...Array.from({ length: 12 }, (_, i) => arc(i * 30 - 14, i * 30 + 14, R * 0.91, R, { fill: hueColour(i * 30) })),
+      arc(0, 359.99, inner - 1, inner, { fill: CHART_QUIET }),
+      ...weights.value.flatMap((v, i) => (v < 0.0005 ? [] : [
+        arc(i * STEP - STEP / 2, i * STEP + STEP / 2, inner, inner + (outer - inner) * Math.max(0.03, Math.sqrt(v / tallest)), { fill: hueColour(i * STEP), stroke: '#303030', lineWidth: 0.5 })
+      ]))
+    ]
+  }
+}
+const option = computed(() => ({
+  animation: false,
+  series: [{ type: 'custom', coordinateSystem: 'none', renderItem: render, data: [weights.value.length + props.rotation], silent: true }]
+}))
+</script>
+
+<template>
+  <VChart :option="option" :update-options="{ notMerge: true }" autoresize class="wheel" role="img" aria-label="the picture's colours on the wheel" />
+</template>
+
+<style scoped>
+.wheel { height: 210px; width: 100%; }
+</style>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { Correction } from '~~/shared/critique'
+import { cornersOf, tagCornerOf } from '~~/core/picture/area'
+import { tagOf } from '~/stores/bench'
+
+/** The picture as the learner sees it: on mid grey, its corrections numbered on it. */
+const props = defineProps<{ submissionId: number, title: string, width: number, height: number, corrections: Correction[] }>()
+const chosen = defineModel<number | null>({ required: true })
+
+const marks = computed(() => props.corrections.filter(c => c.area).map((c) => {
+  const [x, y] = tagCornerOf(c.area!)
+  return { id: c.id, tag: tagOf(c), points: cornersOf(c.area!).map(([px, py]) => `${px * 1000},${py * 1000}`).join(' '), x, y }
+}))
+</script>
+
+<template>
+  <div class="wall">
+    <div class="hang" :style="{ aspectRatio: `${width} / ${height}`, maxWidth: `calc(min(70vh, 640px) * ${width / height})` }">
+      <img :src="`/api/submissions/${submissionId}/picture/display`" :alt="title">
+      <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" aria-hidden="true">
+        <g v-for="m in marks" :key="m.id" fill="none" :opacity="chosen === null || chosen === m.id ? 1 : 0.35">
+          <polygon :points="m.points" stroke="#f3f3f3" stroke-width="3.5" vector-effect="non-scaling-stroke" />
+          <polygon :points="m.points" stroke="#111111" stroke-width="1.4" vector-effect="non-scaling-stroke" />
+        </g>
+      </svg>
+      <button
+        v-for="m in marks" :key="m.id" class="tag" :aria-pressed="chosen === m.id" :aria-label="`correction ${m.tag}`"
+        :style="{ left: `${Math.max(0, m.x) * 100}%`, top: `${Math.max(0, m.y) * 100}%` }" @click="chosen = chosen === m.id ? null : m.id">{{ m.tag }}</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.wall { background: var(--wall); padding: 32px; display: grid; justify-items: center; }
+.hang { position: relative; width: 100%; }
+img { display: block; width: 100%; height: 100%; }
+svg { position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; }
+.tag { position: absolute; transform: translateY(-100%); background: #111; color: #f3f3f3; border: 1px solid #f3f3f3; font-size: 13px; font-weight: 600; padding: 0 6px; min-height: 24px; min-width: 24px; }
+.tag[aria-pressed='true'] { background: #f3f3f3; color: #111; }
+</style>

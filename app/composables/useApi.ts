@@ -1,0 +1,36 @@
+/** Talking to the server: one function, answers checked against the shared contract. */
+import type { z } from 'zod'
+import { AppError, type ErrorBody } from '~~/shared/errors'
+
+export interface ApiOptions {
+  method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
+  /** Sent as JSON, or as it is when it is a form. */
+  body?: unknown
+}
+
+async function send(path: string, { method = 'GET', body }: ApiOptions): Promise<Response> {
+  const form = body instanceof FormData
+  try {
+    return await fetch(`/api${path}`, {
+      method,
+      body: body === undefined ? undefined : form ? body : JSON.stringify(body),
+      headers: body === undefined || form ? {} : { 'content-type': 'application/json' }
+    })
+  } catch {
+    throw new AppError('unexpected', 'The server does not answer. What you wrote is still here; try again in a moment.')
+  }
+}
+
+/** @throws AppError with the server's code and sentence. */
+export async function api<S extends z.ZodType>(schema: S, path: string, options: ApiOptions = {}): Promise<z.infer<S>> {
+  const response = await send(path, options)
+  const data: unknown = await response.json().catch(() => null)
+  if (!response.ok) {
+    const error = (data as ErrorBody | null)?.error
+    throw new AppError(error?.code ?? 'unexpected', error?.message ?? 'Something went wrong here. Nothing was changed; try again.')
+  }
+  return schema.parse(data)
+}
+
+/** The sentence of anything that was thrown. */
+export const messageOf = (error: unknown): string => (error instanceof AppError ? error.message : 'Something went wrong here. Try again.')

@@ -1,0 +1,24 @@
+/** How counts, minutes and waits are said on paper pages. */
+import { differenceInCalendarDays, format, formatDistanceToNowStrict } from 'date-fns'
+
+const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+export const countWord = (n: number): string => SMALL[n] ?? String(n)
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** "about two hours and forty minutes". */
+export function minutesInWords(minutes: number): string {
+  const hours = Math.floor(minutes / 60), rest = Math.round((minutes % 60) / 5) * 5
+  const h = hours ? `${countWord(hours)} hour${hours === 1 ? '' : 's'}` : ''
+  const m = rest ? `${SMALL[rest] ?? { 15: 'fifteen', 20: 'twenty', 25: 'twenty-five', 30: 'thirty', 35: 'thirty-five', 40: 'forty', 45: 'forty-five', 50: 'fifty', 55: 'fifty-five' }[rest] ?? rest} minutes` : ''
+  return [h, m].filter(Boolean).join(' and ') || 'no time'
+}
+
+/** "four days". */
+export const waitedWords = (iso: string): string => formatDistanceToNowStrict(new Date(iso)).replace(/^\d+/, n => countWord(Number(n)))
+export const dayWords = (iso: string): string => format(new Date(iso), 'd MMMM')
+
+export function dueWords(day: string): string {
+  const days = differenceInCalendarDays(new Date(`${day}T12:00`), new Date())
+  const when = days === 0 ? 'today' : days === 1 ? 'tomorrow' : days > 0 ? `in ${days} days` : `${-days} day${days === -1 ? '' : 's'} ago`
+  return `${format(new Date(`${day}T12:00`), 'd MMMM')}, ${when}`
+}

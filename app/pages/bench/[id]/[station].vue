@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
+import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
+import { useBenchKeys } from '~/composables/useBenchKeys'
+import type { ProbeReading } from '~/workers/protocol'
+import { isMeasured } from '~~/core/measure/report'
+
+// One page instance a piece: walking the stations keeps the picture and the worker.
+definePageMeta({ layout: 'bench', key: route => `bench-${String(route.params.id)}` })
+
+const route = useRoute()
+const bench = useBenchStore()
+const id = Number(route.params.id)
+const loaded = ref(false), problem = ref('')
+const picture = usePicture(id)
+provide(PICTURE_KEY, picture)
+const { help } = useBenchKeys()
+
+watch(() => route.params.station, (station) => {
+  if (route.name !== 'bench-id-station') return
+  bench.station = planOf(station as typeof bench.station).station
+}, { immediate: true })
+
+onMounted(async () => {
+  try {
+    await bench.open(id)
+    loaded.value = true
+    useHead({ title: `${bench.submission!.title} · Critica` })
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+})
+watch([picture.ready, loaded], async () => {
+  const planned = bench.submission?.plannedScheme
+  if (picture.ready.value && loaded.value && planned) bench.declared = await picture.client.call(w => w.declared(planned, 'painter')).catch(() => null)
+})
+useIntervalFn(() => {
+  const state = bench.submission?.measurement.state
+  if (loaded.value && (state === 'queued' || state === 'measuring')) void bench.refreshSubmission()
+}, 1200)
+
+const plan = computed(() => planOf(bench.station))
+const choices = computed(() => plan.value.lenses(bench.report))
+const readings = computed(() => bench.readings.filter(r => r.station === bench.station))
+const harmony = computed(() => (bench.report && isMeasured(bench.report.harmony) ? bench.report.harmony : null))
+const opened = ref<number | null>(null)
+const transparent = computed(() => bench.report?.picture.transparent ?? 0)
+
+/** The probe asks as the pointer moves, one question in flight. */
+const probe = ref<ProbeReading | null>(null)
+let asked: { x: number, y: number } | null = null
+let asking = false
+async function point(at: { x: number, y: number } | null) {
+  asked = at
+  if (!at) probe.value = null
+  if (asking || !picture.ready.value) return
+  asking = true
+  while (asked) {
+    const now: { x: number, y: number } = asked
+    asked = null
+    probe.value = await picture.client.call(w => w.probe(now.x, now.y, 'painter')).catch(() => null)
+  }
+  asking = false
+}
+const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
+</script>
+
+<template>
+  <p v-if="problem" role="alert" class="alone">{{ problem }} <NuxtLink to="/desk">Back to the desk</NuxtLink></p>
+  <p v-else-if="!loaded" class="alone">…</p>
+  <div v-else class="bench">
+    <BenchBar class="top" />
+    <BenchRoute class="left" />
+    <BenchWall class="middle" @point="point" @open="opened = $event">
+      <LensStrip class="lenses" :choices="choices" />
+      <CorrectionStrip v-model="opened" class="marks" />
+      <p v-if="transparent > 0.005" class="ground">{{ Math.round(100 * transparent) }} % of the file is transparent and left out; the ground here is mid grey.</p>
+    </BenchWall>
+    <ValueRule class="rule" :probe="probe" />
+    <main class="right" :aria-label="plan.name">
+      <h2>{{ plan.name }}</h2>
+      <p v-if="bench.problem" role="alert" class="problem">{{ bench.problem }}</p>
+      <template v-if="bench.station === 'verdict'"><VerdictPanel /></template>
+      <template v-else-if="bench.report">
+        <HarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel" />
+        <AreaPanel v-if="bench.station === 'values'" @exercise="toExercise" />
+        <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="toExercise" />
+      </template>
+      <p v-else-if="bench.submission!.measurement.state === 'failed'" role="alert">
+        {{ bench.submission!.measurement.reason }} <button class="word-link" @click="bench.measureAgain()">Try again</button>
+      </p>
+      <p v-else role="status">Being measured …</p>
+    </main>
+    <KeyList v-model="help" />
+  </div>
+</template>
+
+<style scoped>
+.bench { height: 100vh; display: grid; grid-template: 44px minmax(0, 1fr) 84px / 132px minmax(0, 1fr) 332px; grid-template-areas: 'top top top' 'left middle right' 'left rule right'; color: var(--panel-ink); }
+.top { grid-area: top; } .left { grid-area: left; } .middle { grid-area: middle; } .rule { grid-area: rule; }
+.left { border-right: 1px solid var(--panel-line); }
+.right { grid-area: right; overflow-y: auto; padding: 12px 18px 24px; border-left: 1px solid var(--panel-line); }
+h2 { font-size: 23px; }
+.lenses { position: absolute; left: 14px; top: 10px; }
+.marks { position: absolute; right: 12px; top: 10px; }
+.ground { position: absolute; left: 16px; bottom: 6px; font-size: 12px; color: #000; }
+.problem { border: 1px solid #e5e5e5; padding: 6px 10px; margin: 8px 0; }
+.alone { padding: 40px; }
+@media (max-width: 900px) {
+  .bench { grid-template: 44px 46px minmax(0, 1fr) 84px 36vh / 1fr; grid-template-areas: 'top' 'left' 'middle' 'rule' 'right'; }
+  .left { border: 0; border-bottom: 1px solid var(--panel-line); }
+  .right { border: 0; border-top: 1px solid var(--panel-line); }
+}
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { describeTarget } from '~~/core/critique/target'
+import { EXERCISES } from '~~/core/exercise'
+import { critiqueSchema, type Critique } from '~~/shared/critique'
+import { submissionSchema, type Submission } from '~~/shared/submission'
+import { tagOf } from '~/stores/bench'
+
+const id = Number(useRoute().params.id)
+const submission = ref<Submission | null>(null), critique = ref<Critique | null>(null)
+const problem = ref(''), chosen = ref<number | null>(null)
+
+onMounted(async () => {
+  try {
+    submission.value = await api(submissionSchema, `/submissions/${id}`)
+    critique.value = await api(critiqueSchema, `/submissions/${id}/critique`)
+    useHead({ title: `${submission.value.title} · Critica` })
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+})
+const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?? [])
+</script>
+
+<template>
+  <p v-if="problem" role="alert" class="alone">{{ problem }}</p>
+  <article v-else-if="submission && critique" class="critique">
+    <MarkedPicture v-model="chosen" :submission-id="id" :title="submission.title" :width="submission.width" :height="submission.height" :corrections="critique.corrections" />
+    <div class="text">
+      <h1>{{ submission.title }}</h1>
+      <p v-if="submission.question" class="question quiet">“{{ submission.question }}”</p>
+      <section v-if="works.length" aria-label="What works">
+        <h2>What works</h2>
+        <p v-for="line in works" :key="line" class="words">{{ line }}</p>
+      </section>
+      <section v-if="critique.corrections.length" aria-label="Corrections">
+        <h2>To change, in this order</h2>
+        <ol>
+          <li v-for="c in critique.corrections" :key="c.id" :class="{ chosen: chosen === c.id }" @mouseenter="chosen = c.id" @mouseleave="chosen = null">
+            <span class="tag">{{ tagOf(c) }}</span>
+            <div>
+              <p class="words">{{ c.what }}</p>
+              <p v-if="c.reason && c.reason !== c.what" class="quiet">{{ c.reason }}</p>
+              <p v-if="c.todo" class="words">{{ c.todo }}</p>
+              <p v-if="c.target" class="quiet">Reached with {{ describeTarget(c.target) }}.</p>
+            </div>
+          </li>
+        </ol>
+      </section>
+      <section v-if="critique.verdict" aria-label="Verdict">
+        <h2>The next step</h2>
+        <p v-for="line in critique.verdict.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
+      </section>
+      <section v-if="critique.assignment" aria-label="Exercise">
+        <h2>Exercise: {{ EXERCISES[critique.assignment.exercise].title }}</h2>
+        <p class="words">{{ EXERCISES[critique.assignment.exercise].trains }}.</p>
+        <p><NuxtLink :to="`/exercises/${critique.assignment.id}`">Open the exercise</NuxtLink> <span class="quiet">· due {{ dueWords(critique.assignment.dueOn) }}</span></p>
+      </section>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.critique { display: grid; grid-template-columns: minmax(0, 1fr) 380px; gap: 36px; align-items: start; padding-top: 24px; }
+.text { display: grid; gap: 18px; }
+h2 { margin-bottom: 4px; }
+ol { list-style: none; padding: 0; display: grid; gap: 4px; }
+li { display: grid; grid-template-columns: auto 1fr; gap: 10px; padding: 8px; margin: 0 -8px; }
+li.chosen { background: #e5e5e5; }
+.tag { background: #111; color: #f3f3f3; font-size: 12px; font-weight: 600; padding: 0 6px; height: 20px; line-height: 20px; margin-top: 2px; }
+.alone { padding-top: 24px; }
+@media (max-width: 900px) { .critique { grid-template-columns: 1fr; } }
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { EXERCISES } from '~~/core/exercise'
+import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
+import { assignmentSchema, type Assignment } from '~~/shared/assignment'
+import { classListSchema, createdSchema, handInSchema, stageSchema, STAGE_WORDS, type Stage } from '~~/shared/submission'
+
+useHead({ title: 'Hand in · Critica' })
+const route = useRoute()
+const classes = ref<{ id: number, name: string }[]>([])
+const assignment = ref<Assignment | null>(null)
+const file = ref<File | null>(null)
+const form = reactive({ classId: null as number | null, title: '', stage: 'finished' as Stage, medium: '', question: '', about: '', plannedScheme: '' })
+const problem = ref(''), busy = ref(false)
+
+onMounted(async () => {
+  try {
+    classes.value = await api(classListSchema, '/classes')
+    form.classId = classes.value[0]?.id ?? null
+    const id = Number(route.query.exercise)
+    if (id) {
+      assignment.value = await api(assignmentSchema, `/assignments/${id}`)
+      form.classId = assignment.value.classId
+      form.stage = 'study'
+      form.title = EXERCISES[assignment.value.exercise].title
+      form.plannedScheme = 'complementary'
+    }
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+})
+
+const stages = stageSchema.options.map(value => ({ value, title: STAGE_WORDS[value] }))
+const schemes = [{ value: '', title: 'none planned' }, ...SCHEMES.map(s => ({ value: s.name as string, title: SCHEME_WORDS[s.name] }))]
+
+async function send() {
+  const words = handInSchema.safeParse({ ...form, assignmentId: assignment.value?.id ?? null })
+  if (!file.value) problem.value = 'Choose the picture first.'
+  else if (!words.success) problem.value = words.error.issues[0]!.message
+  else {
+    busy.value = true
+    problem.value = ''
+    const body = new FormData()
+    for (const [name, value] of Object.entries({ ...form, assignmentId: assignment.value?.id })) if (value !== null && value !== undefined) body.append(name, String(value))
+    body.append('picture', file.value)
+    try {
+      await api(createdSchema, '/submissions', { method: 'POST', body })
+      await navigateTo(assignment.value ? `/exercises/${assignment.value.id}` : '/work')
+    } catch (error) {
+      problem.value = messageOf(error)
+    } finally {
+      busy.value = false
+    }
+  }
+}
+</script>
+
+<template>
+  <div class="hand-in">
+    <PictureDrop v-model="file" />
+    <form novalidate @submit.prevent="send">
+      <h1>{{ assignment ? `Hand in: ${EXERCISES[assignment.exercise].title}` : 'Hand in a picture' }}</h1>
+      <v-select v-if="classes.length > 1 && !assignment" v-model="form.classId" :items="classes" item-title="name" item-value="id" label="Class" />
+      <v-text-field v-model="form.title" label="Title" maxlength="120" />
+      <div class="two">
+        <v-select v-model="form.stage" :items="stages" label="Stage" />
+        <v-text-field v-model="form.medium" label="Medium" placeholder="gouache, oil, digital …" maxlength="80" />
+      </div>
+      <v-textarea v-model="form.about" label="What is it about? Where should the eye go?" maxlength="500" />
+      <v-textarea v-if="!assignment" v-model="form.question" label="Your question" maxlength="500" />
+      <v-select v-model="form.plannedScheme" :items="schemes" label="Colour scheme planned" />
+      <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+      <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hand it in</v-btn>
+      <p class="quiet small">Where and with what it was photographed is removed before anyone sees it. Only your instructor can.</p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.hand-in { display: grid; grid-template-columns: minmax(0, 1fr) 440px; gap: 36px; padding-top: 24px; align-items: start; }
+form { display: grid; gap: 14px; justify-items: start; }
+form > * { width: 100%; }
+form > .v-btn { width: auto; }
+.two { display: grid; grid-template-columns: 1fr 1fr; gap: 14px; }
+.problem { color: var(--accent); }
+.small { font-size: 13px; }
+@media (max-width: 900px) { .hand-in { grid-template-columns: 1fr; } }
+</style>

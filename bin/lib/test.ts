@@ -1,0 +1,77 @@
+/** All tests, in the order in which they fail fastest; ends with `N passed, N failed`. */
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { buildIfChanged } from './build'
+import { endChild, freePort, secretsOf, startDatabase, type RunningDatabase } from './database'
+import { CHROMIUM, installMissing, MARIADB } from './packages'
+import { prepareDatabase, startServer } from './serve'
+import { main, ROOT, step } from './step'
+
+interface Tally { passed: number, failed: number }
+const tally: Tally = { passed: 0, failed: 0 }
+
+function run(command: string, args: string[], env: NodeJS.ProcessEnv = {}): Promise<number> {
+  return new Promise((resolve) => {
+    spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).once('exit', code => resolve(code ?? 1))
+  })
+}
+
+/** A check that is one test by itself: lint, a type check, the build. */
+async function single(what: string, command: string, args: string[]): Promise<void> {
+  step(what)
+  const ok = await run(command, args) === 0
+  tally[ok ? 'passed' : 'failed']++
+}
+
+async function vitest(project: string, folder: string, env: NodeJS.ProcessEnv = {}): Promise<void> {
+  step(`${project} tests`)
+  const file = join(folder, `${project}.json`)
+  const code = await run('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`], env)
+  const result = JSON.parse(readFileSync(file, 'utf8')) as { numPassedTests: number, numFailedTests: number }
+  tally.passed += result.numPassedTests
+  tally.failed += Math.max(result.numFailedTests, code === 0 ? 0 : 1)
+}
+
+async function playwright(folder: string, env: NodeJS.ProcessEnv): Promise<void> {
+  step('browser tests')
+  const file = join(folder, 'browser.json')
+  const code = await run('npx', ['playwright', 'test', '--reporter=list,json'], { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file })
+  const { stats } = JSON.parse(readFileSync(file, 'utf8')) as { stats: { expected: number, unexpected: number, flaky: number } }
+  tally.passed += stats.expected
+  tally.failed += Math.max(stats.unexpected + stats.flaky, code === 0 ? 0 : 1)
+}
+
+main(async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'critica-test-'))
+  let database: RunningDatabase | null = null
+  let server: ChildProcess | null = null
+  const cleanUp = async (): Promise<void> => {
+    if (server) await endChild(server)
+    await database?.stop()
+    rmSync(folder, { recursive: true, force: true })
+  }
+  process.on('SIGINT', () => void cleanUp().then(() => process.exit(130)))
+  try {
+    installMissing([MARIADB, CHROMIUM])
+    await single('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+    await single('type checks', 'npm', ['run', '--silent', 'typecheck'])
+    await vitest('unit', folder)
+    buildIfChanged()
+    tally.passed++
+    step('starting a throw-away MariaDB and the built server')
+    database = await startDatabase(folder, await freePort(), false)
+    await prepareDatabase(database.url, true)
+    const port = await freePort()
+    const secret = secretsOf(folder).session
+    server = await startServer(port, database.url, secret, true)
+    const env = { CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`, CRITICA_DATABASE_URL: database.url, CRITICA_SECRET: secret }
+    await vitest('api', folder, env)
+    await playwright(folder, env)
+  } finally {
+    await cleanUp()
+  }
+  console.log(`${tally.passed} passed, ${tally.failed} failed`)
+  if (tally.failed > 0) process.exitCode = 1
+})

@@ -1,0 +1,73 @@
+/** The planted faults are found by the measures, and the pictures are the same every time. */
+import { createHash } from 'node:crypto'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { readingsOf } from '../core/critique/readings'
+import { DEFAULT_STANDARDS } from '../core/critique/standards'
+import { measurePicture } from '../core/measure/picture'
+import { isMeasured, type HarmonySection, type Report, type ValueSection } from '../core/measure/report'
+import { checkHandIn } from '../core/exercise'
+import { hueHistogram } from '../core/measure/hues'
+import { planesOf } from '../core/picture/planes'
+import { decodePicture, READABLE, type Decoded } from '../server/work/decode'
+import { reportSchema } from '../shared/report'
+import { PIECES, pieceNamed, type Fault } from './manifest'
+import { paintPiece, renderPiece } from './render'
+
+interface Measured extends Decoded { readonly report: Report }
+const measured = new Map<string, Measured>()
+
+beforeAll(async () => {
+  for (const piece of PIECES) {
+    const decoded = await decodePicture(await renderPiece(piece), READABLE) as Decoded
+    const areas = piece.faults.flatMap(f => (f.kind === 'merges' ? [{ name: f.name, area: f.area }] : []))
+    measured.set(piece.key, { ...decoded, report: reportSchema.parse(measurePicture(decoded.raster, decoded.source, { wheel: 'painter', areas })) })
+  }
+}, 240_000)
+
+const sentences = ({ report }: Measured): string => readingsOf(report, { standards: DEFAULT_STANDARDS, declared: null }).map(r => r.sentence).join(' ')
+const carries = (kind: Fault['kind']) => PIECES.filter(p => p.faults.some(f => f.kind === kind)).map(p => p.key)
+const valueOf = (key: string): ValueSection => measured.get(key)!.report.value as ValueSection
+const harmonyOf = (key: string): HarmonySection => measured.get(key)!.report.harmony as HarmonySection
+
+describe('planted faults', () => {
+  it.each(carries('narrow-range'))('narrow range in %s', (key) => {
+    expect(valueOf(key).verdict).toBe('narrow')
+    expect(sentences(measured.get(key)!)).toContain('The range is narrow')
+  })
+
+  it.each(carries('merges'))('a figure that merges in %s', (key) => {
+    const [separation] = measured.get(key)!.report.separation!
+    expect(isMeasured(separation) && separation.merges).toBe(true)
+  })
+
+  it('flat black in the loft, and in no other picture', () => {
+    for (const { key } of PIECES) expect(valueOf(key).nearBlack > 0.02, key).toBe(key === 'loft')
+  })
+
+  it('all vivid in equal amounts on the market, and nowhere else', () => {
+    for (const { key } of PIECES) expect(harmonyOf(key).saturation.vivid > 0.5, key).toBe(key === 'market')
+    expect(sentences(measured.get('market')!)).toMatch(/Equal amounts:.*everything shouts/)
+  })
+
+  it('one dull colour in the fog', () => {
+    expect(sentences(measured.get('fog')!)).toContain('misses an accent')
+  })
+
+  it('a transparent ground under the gull alone', () => {
+    for (const { key } of PIECES) expect(measured.get(key)!.report.picture.transparent > 0.3, key).toBe(key === 'gull')
+  })
+
+  it('none of these in the pictures that work', () => {
+    for (const key of ['lemons', 'slipway']) {
+      expect(valueOf(key).verdict).toBe('full')
+      expect(harmonyOf(key).scheme.name).toBe('complementary')
+    }
+    const { raster, report } = measured.get('buoys')!
+    expect(checkHandIn('opposites', { report, hues: hueHistogram(raster, planesOf(raster), 'painter') }).every(c => c.passed)).toBe(true)
+  })
+})
+
+it('paints the same picture from the same seed', async () => {
+  const hash = async () => createHash('sha256').update(await paintPiece(pieceNamed('self'))).digest('hex')
+  expect(await hash()).toBe(await hash())
+})

@@ -1,0 +1,96 @@
+/** What a hand-in keeps, and what it refuses without keeping anything. */
+import { createHash } from 'node:crypto'
+import { deflateSync } from 'node:zlib'
+import type { Connection, RowDataPacket } from 'mysql2/promise'
+import sharp from 'sharp'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { reportSchema } from '../../shared/report'
+import { database, Person, picture } from './client'
+
+let ada: Person, connection: Connection
+beforeAll(async () => {
+  ada = await Person.signedIn('ada')
+  connection = await database()
+})
+afterAll(() => connection.end())
+
+const rowsOf = async (sql: string, values: (string | number)[] = []): Promise<RowDataPacket[]> => (await connection.execute<RowDataPacket[]>(sql, values))[0]
+const counts = async (): Promise<unknown> => (await rowsOf('SELECT (SELECT COUNT(*) FROM submissions) s, (SELECT COUNT(*) FROM pictures) p, (SELECT COUNT(*) FROM blobs) b'))[0]
+
+/** A PNG header that promises far more pixels than its few bytes hold. */
+function bomb(width: number, height: number): Buffer {
+  const chunk = (type: string, data: Buffer): Buffer => {
+    const body = Buffer.concat([Buffer.from(type), data]), out = Buffer.alloc(body.length + 8)
+    out.writeUInt32BE(data.length)
+    body.copy(out, 4)
+    let crc = ~0
+    for (const byte of body) {
+      crc ^= byte
+      for (let k = 0; k < 8; k++) crc = (crc >>> 1) ^ (0xedb88320 & -(crc & 1))
+    }
+    out.writeUInt32BE(~crc >>> 0, body.length + 4)
+    return out
+  }
+  const header = Buffer.alloc(13)
+  header.writeUInt32BE(width, 0)
+  header.writeUInt32BE(height, 4)
+  header.set([8, 2, 0, 0, 0], 8)
+  return Buffer.concat([Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]), chunk('IHDR', header), chunk('IDAT', deflateSync(Buffer.alloc(100_000))), chunk('IEND', Buffer.alloc(0))])
+}
+
+describe('a hand-in', () => {
+  it('keeps the original by its hash, and serves sizes without place, camera or profile', async () => {
+    const original = await sharp(await picture(1600, 1200)).withExif({ IFD0: { Copyright: 'secret', Model: 'Camera 7' } }).jpeg({ quality: 95 }).toBuffer()
+    const response = await ada.handIn(original, { title: 'Kept whole', plannedScheme: 'complementary' })
+    expect(response.status).toBe(200)
+    const { id } = await response.json()
+    const [row] = await rowsOf('SELECT s.title, s.planned_scheme, p.width, p.height, p.original_sha, b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?', [id])
+    expect(row).toMatchObject({ title: 'Kept whole', planned_scheme: 'complementary', width: 1600, height: 1200, original_sha: createHash('sha256').update(original).digest('hex') })
+    expect(Buffer.compare(row!.bytes as Buffer, original)).toBe(0)
+    for (const [size, edge] of [['display', 1024], ['thumb', 480]] as const) {
+      const meta = await sharp(Buffer.from(await (await ada.fetch(`/submissions/${id}/picture/${size}`)).arrayBuffer())).metadata()
+      expect(meta).toMatchObject({ width: edge, height: edge * 0.75 })
+      expect([meta.exif, meta.xmp, meta.iptc, meta.icc]).toEqual([undefined, undefined, undefined, undefined])
+    }
+    const measurement = await ada.measured(id)
+    expect(reportSchema.parse(measurement.report)).toMatchObject({ version: 1, harmony: { scheme: { name: 'complementary' } } })
+    expect(await rowsOf('SELECT report_version, state FROM measurements WHERE submission_id = ?', [id])).toMatchObject([{ report_version: 1, state: 'done' }])
+  })
+
+  it('turns a picture upright by its EXIF orientation', async () => {
+    const { id } = await (await ada.handIn(await sharp(await picture(80, 60)).withMetadata({ orientation: 6 }).jpeg().toBuffer())).json()
+    expect(await rowsOf('SELECT p.width, p.height FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?', [id])).toMatchObject([{ width: 60, height: 80 }])
+  })
+
+  it('keeps the same picture twice as one blob', async () => {
+    const bytes = await picture(90, 90, '#445566')
+    await ada.handIn(bytes)
+    const before = await counts() as { b: number, s: number }
+    await ada.handIn(bytes)
+    expect(await counts()).toMatchObject({ b: before.b, s: before.s + 1 })
+  })
+
+  it.each([
+    ['text', 415, async () => Buffer.from('this is no picture')],
+    ['an SVG', 415, async () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')],
+    ['a GIF', 415, async () => sharp(await picture()).gif().toBuffer()],
+    ['a truncated JPEG', 415, async () => { const b = await sharp(await picture(900, 700)).jpeg().toBuffer(); return b.subarray(0, b.length >> 1) }],
+    ['a truncated PNG', 415, async () => { const b = await picture(900, 700); return b.subarray(0, b.length >> 1) }],
+    ['a decompression bomb', 413, async () => bomb(30_000, 30_000)],
+    ['a PNG with too few rows', 415, async () => bomb(5000, 4000)],
+    ['an empty file', 422, async () => Buffer.alloc(0)]
+  ])('refuses %s and stores nothing', async (_name, status, make) => {
+    const before = await counts()
+    const response = await ada.handIn(await make())
+    expect(response.status).toBe(status)
+    expect((await response.json()).error.message).toMatch(/^[A-Z].+\.$/)
+    expect(await counts()).toEqual(before)
+  })
+
+  it('refuses more than 25 MB, a missing title, and a class one is not in', async () => {
+    expect((await ada.handIn(Buffer.alloc(26 * 1024 * 1024))).status).toBe(413)
+    const untitled = await ada.handIn(await picture(), { title: '  ' })
+    expect([untitled.status, (await untitled.json()).error.message]).toEqual([422, expect.stringContaining('needs a title')])
+    expect((await ada.handIn(await picture(), { classId: '999' })).status).toBe(403)
+  })
+})

@@ -1,0 +1,46 @@
+/** A measurement that a killed server left half done is taken up by the next one; migrating twice changes nothing. */
+import type { ChildProcess } from 'node:child_process'
+import { createPool } from 'mysql2/promise'
+import type { RowDataPacket } from 'mysql2/promise'
+import { afterEach, expect, it } from 'vitest'
+import { endChild, freePort } from '../../bin/lib/database'
+import { startServer } from '../../bin/lib/serve'
+import { migrate, statementsOf } from '../../server/db/migrate'
+import { database, Person, picture } from './client'
+
+let second: ChildProcess | null = null
+afterEach(async () => {
+  if (second) await endChild(second)
+})
+
+it('is measured after the restart', async () => {
+  const rosa = await Person.signedIn('rosa')
+  const { id } = await (await rosa.handIn(await picture(120, 90), { title: 'Interrupted' })).json()
+  await rosa.measured(id)
+  const connection = await database()
+  // What a SIGKILL in the middle leaves behind.
+  await connection.execute('UPDATE measurements SET state = \'measuring\', report = NULL, report_version = NULL WHERE submission_id = ?', [id])
+  second = await startServer(await freePort(), process.env.CRITICA_DATABASE_URL!, process.env.CRITICA_SECRET!, true)
+  for (let i = 0; i < 100; i++) {
+    const [rows] = await connection.execute<RowDataPacket[]>('SELECT state, report_version FROM measurements WHERE submission_id = ?', [id])
+    if (rows[0].state === 'done') {
+      expect(rows[0].report_version).toBe(1)
+      await connection.end()
+      return
+    }
+    await new Promise(resolve => setTimeout(resolve, 100))
+  }
+  throw new Error('the measurement was not taken up')
+})
+
+it('migrates again without a change, also when the record of it was lost', async () => {
+  const pool = createPool({ uri: process.env.CRITICA_DATABASE_URL!, connectionLimit: 2 })
+  const folder = new URL('../../server/db/migrations', import.meta.url).pathname
+  expect(await migrate(pool, folder)).toEqual([])
+  await pool.query('DELETE FROM migrations WHERE name LIKE \'0001%\'')
+  expect(await migrate(pool, folder)).toEqual(['0001_first.sql'])
+  const [rows] = await pool.query<RowDataPacket[]>('SELECT COUNT(*) n FROM submissions')
+  expect(rows[0].n).toBeGreaterThan(10)
+  await pool.end()
+  expect(statementsOf('-- a; b\nSELECT 1;\nSELECT \';\';\n')).toEqual(['SELECT 1', 'SELECT \';\''])
+})

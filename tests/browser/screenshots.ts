@@ -1,0 +1,36 @@
+/**
+ * Refreshes docs/screenshots from a running `bin/start` with fresh demo data: `npm run screenshots`.
+ */
+import { chromium, type Page } from '@playwright/test'
+import { DEMO_PASSWORD } from '../../demo/people'
+
+const ORIGIN = process.env.CRITICA_TEST_ORIGIN ?? 'http://127.0.0.1:3000'
+
+interface Shot { readonly file: string, readonly who: string | null, readonly path: string, readonly ready: string, readonly then?: (page: Page) => Promise<void> }
+
+const SHOTS: readonly Shot[] = [
+  { file: 'sign-in', who: null, path: '/sign-in', ready: '.demo' },
+  { file: 'desk', who: 'tamsin', path: '/desk', ready: '.fingerprint' },
+  { file: 'bench-values', who: 'tamsin', path: '/bench/1/values', ready: '[data-reading="value.separation"]', then: async (page) => {
+    await page.keyboard.press('2')
+    await page.mouse.move(520, 420)
+  } },
+  { file: 'bench-harmony', who: 'tamsin', path: '/bench/6/harmony', ready: '.ranking' },
+  { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag' },
+  { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
+]
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+for (const { file, who, path, ready, then } of SHOTS) {
+  const page = await browser.newPage({ baseURL: ORIGIN, viewport: { width: 1280, height: 800 } })
+  if (who) await page.request.post('/api/session', { data: { email: `${who}@harbour.example`, password: DEMO_PASSWORD } })
+  await page.goto(path)
+  await page.locator(ready).first().waitFor()
+  await page.waitForTimeout(1500) // pictures, lenses and charts
+  await then?.(page)
+  await page.waitForTimeout(600)
+  await page.screenshot({ path: new URL(`../../docs/screenshots/${file}.png`, import.meta.url).pathname })
+  await page.close()
+  console.log(file)
+}
+await browser.close()
