@@ -4,42 +4,53 @@
  */
 import { readFile } from 'node:fs/promises'
 import { z } from 'zod'
-import { measurePicture, type NamedArea } from '../core/measure/picture'
+import { measurePicture } from '../core/measure/picture'
 import type { Area } from '../core/picture/area'
 import { WHEEL_NAMES } from '../core/wheel/steps'
 import { decodePicture, READABLE } from '../server/work/decode'
 import { reportSchema } from '../shared/report'
 import { command, oneOf, readArguments, UsageError } from './arguments'
 
-const OPTIONS = { wheel: { type: 'string' }, ground: { type: 'string' }, areas: { type: 'string' } } as const
+const OPTIONS = { wheel: { type: 'string' }, ground: { type: 'string' }, focus: { type: 'string' }, areas: { type: 'string' }, pairs: { type: 'string' } } as const
 
 const box = z.tuple([z.number(), z.number(), z.number().positive(), z.number().positive()])
 const areasFile = z.array(z.object({ name: z.string().min(1), area: z.union([box, z.array(z.tuple([z.number(), z.number()])).min(3)]) })).min(1)
 
+const pairsFile = z.array(z.object({ name: z.string().min(1), lit: box, shadow: box })).min(1)
+
+const boxArea = ([x, y, w, h]: z.infer<typeof box>): Area => ({ kind: 'rectangle', x, y, w, h })
 const areaOf = (given: z.infer<typeof areasFile>[number]['area']): Area =>
-  (typeof given[0] === 'number'
-    ? { kind: 'rectangle', x: given[0], y: given[1] as number, w: given[2] as number, h: given[3] as number }
-    : { kind: 'polygon', points: given as [number, number][] })
+  (typeof given[0] === 'number' ? boxArea(given as z.infer<typeof box>) : { kind: 'polygon', points: given as [number, number][] })
 
 /** @throws UsageError when the file is missing, no JSON, or of another shape. */
-async function readAreas(file: string | undefined): Promise<NamedArea[]> {
-  if (file === undefined) return []
+async function readJson<S extends z.ZodType>(option: string, file: string | undefined, schema: S, shape: string): Promise<z.infer<S> | null> {
+  if (file === undefined) return null
   let json: unknown
   try {
     json = JSON.parse(await readFile(file, 'utf8'))
   } catch (error) {
-    throw new UsageError(`--areas ${file}: ${(error as Error).message.split('\n')[0]}`)
+    throw new UsageError(`--${option} ${file}: ${(error as Error).message.split('\n')[0]}`)
   }
-  const result = areasFile.safeParse(json)
-  if (!result.success) throw new UsageError(`--areas ${file}: expected [{ "name", "area": [x,y,w,h] or [[x,y],…] }]`)
-  return result.data.map(({ name, area }) => ({ name, area: areaOf(area) }))
+  const result = schema.safeParse(json)
+  if (!result.success) throw new UsageError(`--${option} ${file}: expected ${shape}`)
+  return result.data
+}
+
+/** `x,y,w,h` in fractions. @throws UsageError for anything else. */
+function readFocus(text: string | undefined): Area | null {
+  if (text === undefined) return null
+  const result = box.safeParse(text.split(',').map(part => (part.trim() === '' ? NaN : Number(part))))
+  if (!result.success) throw new UsageError(`--focus is x,y,w,h in fractions of the picture, as in 0.3,0.2,0.25,0.4, not "${text}"`)
+  return boxArea(result.data)
 }
 
 await command(async () => {
   const { values, positionals } = readArguments(process.argv.slice(2), OPTIONS, 'picture file')
   const wheel = oneOf('wheel', values.wheel, WHEEL_NAMES)
   oneOf('ground', values.ground, ['grey', 'white', 'black'])
-  const areas = await readAreas(values.areas)
+  const focus = readFocus(values.focus)
+  const areas = (await readJson('areas', values.areas, areasFile, '[{ "name", "area": [x,y,w,h] or [[x,y],…] }]') ?? []).map(({ name, area }) => ({ name, area: areaOf(area) }))
+  const pairs = (await readJson('pairs', values.pairs, pairsFile, '[{ "name", "lit": [x,y,w,h], "shadow": [x,y,w,h] }]') ?? []).map(({ name, lit, shadow }) => ({ name, lit: boxArea(lit), shadow: boxArea(shadow) }))
   let failed = false
   for (const file of positionals) {
     const line = await measureFile(file)
@@ -52,7 +63,7 @@ await command(async () => {
     try {
       const outcome = await decodePicture(await readFile(file), READABLE)
       if (outcome.kind === 'refused') return { file, error: outcome.message }
-      return { file, ...reportSchema.parse(measurePicture(outcome.raster, outcome.source, { wheel, areas })) }
+      return { file, ...reportSchema.parse(measurePicture(outcome.raster, outcome.source, { wheel, focus, areas, pairs })) }
     } catch (error) {
       const { code, message } = error as NodeJS.ErrnoException
       return { file, error: code === 'ENOENT' ? 'There is no such file.' : code === 'EISDIR' ? 'This is a folder, not a picture.' : message }

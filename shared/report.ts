@@ -43,6 +43,45 @@ const harmonySchema = z.object({
   })).min(1).max(8)
 })
 
+const ratio = z.number().min(0)
+const fraction = z.number().min(0).max(1)
+const causesSchema = z.object({ value: share, chroma: share, hue: share, detail: share, orientation: share })
+const peakSchema = z.object({ x: fraction, y: fraction, strength: share, causes: causesSchema })
+const spotSchema = z.object({ x: fraction, y: fraction, share })
+
+const focusSchema = z.object({
+  peaks: measured(z.array(peakSchema).min(1).max(5)),
+  whites: z.array(spotSchema),
+  vivid: z.array(spotSchema),
+  // With an area given, also:
+  share: share.optional(),
+  lift: ratio.optional(),
+  rank: measured(z.int().min(1).max(5)).optional(),
+  contrast: value.optional(),
+  elsewhere: measured(value).optional(),
+  ratio: measured(ratio).optional(),
+  saturationRatio: measured(ratio).optional(),
+  competitors: z.array(peakSchema).optional()
+})
+
+const temperatureSchema = z.object({
+  mean: temperature, warm: share, cool: share, neither: share, lights: temperature, darks: temperature, lightMinusDark: z.number().min(-200).max(200), darkest: temperature
+})
+
+const profileSchema = z.object({ focus: measured(share), near: measured(share), rest: measured(share) })
+const edgesSchema = z.object({ lineDependence: measured(share), sharpness: profileSchema, detail: profileSchema })
+
+const compositionSchema = z.object({ symmetry: measured(z.number().min(-1.001).max(1.001)), horizon: measured(fraction), balance: measured(z.object({ x: fraction, y: fraction })) })
+
+const hex = z.string().regex(/^#[0-9a-f]{6}$/)
+const lightSchema = z.object({
+  consensus: z.tuple([ratio, ratio, ratio]),
+  materials: z.array(measured(z.object({
+    name: z.string(), lit: hex, shadow: hex, expected: hex, deviation: ratio, stops: z.number(), leaves: z.boolean(), deltaValue: z.number().min(-100).max(100),
+    hueShift: measured(z.number().min(-180).max(180)), chromaKept: measured(ratio), onlyDarker: z.boolean(), overlap: value
+  })))
+})
+
 export const separationSchema = z.object({
   name: z.string(),
   value,
@@ -58,6 +97,11 @@ export const reportSchema = z.object({
   picture: z.object({ format: z.string(), sourceWidth: z.int().positive(), sourceHeight: z.int().positive(), width: z.int().positive(), height: z.int().positive(), transparent: share }),
   wheel: wheelSchema,
   value: measured(valueSchema),
+  focus: measured(focusSchema),
+  temperature: measured(temperatureSchema),
   harmony: measured(harmonySchema),
+  edges: measured(edgesSchema),
+  composition: measured(compositionSchema),
+  light: measured(lightSchema).optional(),
   separation: z.array(measured(separationSchema)).optional()
 }) satisfies z.ZodType<Report>

@@ -33,6 +33,8 @@ export interface Reading {
   readonly figure?: Figure
   /** The lens that shows it. */
   readonly evidence?: LensRequest
+  /** Places on the picture that show it, in fractions, with what stands beside each. */
+  readonly points?: readonly { readonly x: number, readonly y: number, readonly label: string }[]
   readonly trains: readonly ExerciseKey[]
   /** What "mark it" starts a correction with. */
   readonly correction?: { readonly what: string, readonly todo: string, readonly target: Target }

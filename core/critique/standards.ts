@@ -1,4 +1,5 @@
 /** House standards: every threshold a reading is judged by. Critics differ; the numbers do not depend on them. */
+import { LIGHT_STANDARD } from '../measure/light'
 import { MERGE_STANDARD } from '../measure/separation'
 import { RANGE_STANDARD } from '../measure/value'
 import type { WheelName } from '../wheel/steps'
@@ -17,6 +18,16 @@ export interface HouseStandards {
   readonly vivid: number
   /** 95th percentile of chroma under which a picture is called dull. */
   readonly dull: number
+  /** T by which lights and darks must part to be warm and cool. */
+  readonly lightMinusDark: number
+  /** ΔE00 over which a material leaves the light. */
+  readonly leavesLight: number
+  /** How much of the contrast thin dark lines may carry. */
+  readonly lineDependence: number
+  /** Mirror correlation over which a picture is static. */
+  readonly symmetry: number
+  /** Heights between which a horizon cuts the picture in half. */
+  readonly horizon: { readonly low: number, readonly high: number }
 }
 
 export const DEFAULT_STANDARDS: HouseStandards = {
@@ -26,5 +37,10 @@ export const DEFAULT_STANDARDS: HouseStandards = {
   merge: MERGE_STANDARD,
   evenness: 0.9,
   vivid: 0.5,
-  dull: 0.09
+  dull: 0.09,
+  lightMinusDark: 8,
+  leavesLight: LIGHT_STANDARD.leaves,
+  lineDependence: 0.12,
+  symmetry: 0.8,
+  horizon: { low: 0.45, high: 0.55 }
 }

@@ -1,10 +1,13 @@
 /** What a correction asks for, in a measure's own terms, so that the next version can be measured against it. */
-import type { Area } from '../picture/area'
+import { temperatureOf } from '../colour/temperature'
+import { MOST_PEAKS } from '../measure/attention/peaks'
+import { measureFocus } from '../measure/focus'
+import { spansOf, type Area } from '../picture/area'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { isMeasured, type Report } from '../measure/report'
 import { fitTo } from '../measure/declared'
-import { measureSeparation } from '../measure/separation'
+import { meanOf, measureSeparation } from '../measure/separation'
 import type { HueHistogram } from '../measure/hues'
 import { SCHEME_WORDS, type SectorScheme } from '../wheel/schemes'
 
@@ -14,6 +17,10 @@ export type Target =
   | { readonly measure: 'near-black', readonly atMost: number }
   | { readonly measure: 'coverage', readonly scheme: SectorScheme, readonly atLeast: number }
   | { readonly measure: 'evenness', readonly atMost: number }
+  | { readonly measure: 'focus-rank', readonly atMost: number }
+  | { readonly measure: 'temperature', readonly atMost: number }
+  | { readonly measure: 'temperature', readonly atLeast: number }
+  | { readonly measure: 'line-dependence', readonly atMost: number }
 
 export interface TargetState { readonly value: number, readonly reached: boolean }
 
@@ -40,6 +47,22 @@ export function checkTarget(target: Target, area: Area | null, { report, raster,
       const harmony = report.harmony
       return isMeasured(harmony) && isMeasured(harmony.proportion) ? atMost(harmony.proportion.evenness, target.atMost) : null
     }
+    case 'focus-rank': {
+      if (!area) return null
+      const focus = measureFocus(planes, area)
+      // A focal area that no peak reaches ranks behind all that there are.
+      return isMeasured(focus) && focus.rank !== undefined ? atMost(isMeasured(focus.rank) ? focus.rank : MOST_PEAKS + 1, target.atMost) : null
+    }
+    case 'temperature': {
+      const mean = area && meanOf(spansOf(area, planes.width, planes.height), planes, raster)
+      if (!mean) return null
+      const temperature = temperatureOf(mean.oklab)
+      return 'atLeast' in target ? atLeast(temperature, target.atLeast) : atMost(temperature, target.atMost)
+    }
+    case 'line-dependence': {
+      const { edges } = report
+      return isMeasured(edges) && isMeasured(edges.lineDependence) ? atMost(edges.lineDependence, target.atMost) : null
+    }
     case 'separation': {
       if (!area) return null
       const separation = measureSeparation('area', area, planes, raster)
@@ -59,5 +82,8 @@ export function describeTarget(target: Target): string {
     case 'near-black': return `flat black under ${Math.round(target.atMost * 100)} % of the picture`
     case 'coverage': return `at least ${Math.round(target.atLeast * 100)} % of the colour within ${SCHEME_WORDS[target.scheme]}`
     case 'evenness': return 'one colour clearly leading'
+    case 'focus-rank': return target.atMost === 1 ? 'the eye going here first' : `one of the eye's first ${target.atMost} stops here`
+    case 'temperature': return 'atLeast' in target ? `a temperature of at least ${target.atLeast}` : `a temperature of at most ${target.atMost}`
+    case 'line-dependence': return `thin lines carrying at most ${Math.round(target.atMost * 100)} % of the contrast`
   }
 }

@@ -3,6 +3,9 @@ import { convertLinearToSrgb, LINEAR_OF_BYTE } from '../colour/srgb'
 import { blurPlane } from '../picture/blur'
 import type { Raster } from '../picture/raster'
 
+/** Blur of the squint, as a share of the diagonal (measures §3). */
+export const SQUINT_SHARE = 0.02
+
 const BYTE_OF_LINEAR = Uint8Array.from({ length: 4097 }, (_, i) => Math.round(convertLinearToSrgb(i / 4096) * 255))
 
 /** @param sigmaPx standard deviation in pixels. @param out caller-given RGBA, overwritten. */

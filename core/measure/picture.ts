@@ -1,12 +1,17 @@
 /** The whole report of one picture. */
 import { round3 } from '../numeric/round'
-import { planesOf } from '../picture/planes'
+import { planesOf, type Planes } from '../picture/planes'
 import type { Area } from '../picture/area'
 import type { Raster } from '../picture/raster'
 import type { WheelName } from '../wheel/steps'
+import { measureComposition } from './composition'
+import { measureEdges } from './edges'
+import { measureFocus } from './focus'
 import { measureHarmony } from './harmony'
+import { measureLight, type ShadowPair } from './light'
 import { REPORT_VERSION, type Report } from './report'
 import { measureSeparation } from './separation'
+import { measureTemperature } from './temperature'
 import { measureValue } from './value'
 
 export interface NamedArea { readonly name: string, readonly area: Area }
@@ -21,12 +26,15 @@ export interface Source {
 
 export interface MeasureOptions {
   readonly wheel: WheelName
+  /** Where the eye should go. */
+  readonly focus?: Area | null
   readonly areas?: readonly NamedArea[]
+  readonly pairs?: readonly ShadowPair[]
 }
 
-/** @param raster the working raster (at most 1024 pixels a side). */
-export function measurePicture(raster: Raster, source: Source, { wheel, areas }: MeasureOptions): Report {
-  const planes = planesOf(raster)
+/** @param raster the working raster (at most 1024 pixels a side). @param planes its planes, when they exist already. */
+export function measurePicture(raster: Raster, source: Source, options: MeasureOptions, planes: Planes = planesOf(raster)): Report {
+  const { wheel, focus = null, areas = [], pairs = [] } = options
   return {
     version: REPORT_VERSION,
     picture: {
@@ -39,7 +47,12 @@ export function measurePicture(raster: Raster, source: Source, { wheel, areas }:
     },
     wheel,
     value: measureValue(planes),
+    focus: measureFocus(planes, focus),
+    temperature: measureTemperature(planes),
     harmony: measureHarmony(raster, planes, wheel),
-    ...(areas && areas.length > 0 ? { separation: areas.map(({ name, area }) => measureSeparation(name, area, planes, raster)) } : {})
+    edges: measureEdges(planes, focus),
+    composition: measureComposition(planes),
+    ...(pairs.length > 0 ? { light: measureLight(pairs, planes, raster) } : {}),
+    ...(areas.length > 0 ? { separation: areas.map(({ name, area }) => measureSeparation(name, area, planes, raster)) } : {})
   }
 }

@@ -4,14 +4,14 @@ import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'
 
 /** Version of the definitions; raised when a number could change for the same picture. */
-export const REPORT_VERSION = 1
+export const REPORT_VERSION = 2
 
 export interface NotMeasurable { readonly kind: 'not-measurable', readonly reason: string }
 export type Measured<T> = T | NotMeasurable
 
 export const notMeasurable = (reason: string): NotMeasurable => ({ kind: 'not-measurable', reason })
 
-export function isMeasured<T>(section: Measured<T>): section is T {
+export function isMeasured<S>(section: S): section is Exclude<S, NotMeasurable> {
   return !(typeof section === 'object' && section !== null && (section as { kind?: unknown }).kind === 'not-measurable')
 }
 
@@ -87,6 +87,70 @@ export interface HarmonySection {
   readonly palette: readonly Swatch[]
 }
 
+export interface TemperatureSection {
+  readonly mean: number
+  /** Shares of warm, cool and neither. */
+  readonly warm: number
+  readonly cool: number
+  readonly neither: number
+  /** Mean T of the lightest and the darkest third. */
+  readonly lights: number
+  readonly darks: number
+  readonly lightMinusDark: number
+  /** Mean T of the darkest tenth. */
+  readonly darkest: number
+}
+
+export interface Causes { readonly value: number, readonly chroma: number, readonly hue: number, readonly detail: number, readonly orientation: number }
+export interface Peak { readonly x: number, readonly y: number, readonly strength: number, readonly causes: Causes }
+export interface Spot { readonly x: number, readonly y: number, readonly share: number }
+
+/** What a given focal area adds. */
+export interface FocusAreaSection {
+  readonly share: number
+  readonly lift: number
+  readonly rank: Measured<number>
+  readonly contrast: number
+  readonly elsewhere: Measured<number>
+  readonly ratio: Measured<number>
+  readonly saturationRatio: Measured<number>
+  readonly competitors: readonly Peak[]
+}
+
+export interface FocusSection extends Partial<FocusAreaSection> {
+  readonly peaks: Measured<readonly Peak[]>
+  readonly whites: readonly Spot[]
+  readonly vivid: readonly Spot[]
+}
+
+export interface EdgeProfile { readonly focus: Measured<number>, readonly near: Measured<number>, readonly rest: Measured<number> }
+export interface EdgesSection { readonly lineDependence: Measured<number>, readonly sharpness: EdgeProfile, readonly detail: EdgeProfile }
+
+export interface CompositionSection {
+  readonly symmetry: Measured<number>
+  readonly horizon: Measured<number>
+  readonly balance: Measured<{ readonly x: number, readonly y: number }>
+}
+
+export interface MaterialLight {
+  readonly name: string
+  readonly lit: string
+  readonly shadow: string
+  readonly expected: string
+  /** ΔE00 between the shadow and the expected shadow. */
+  readonly deviation: number
+  readonly stops: number
+  readonly leaves: boolean
+  readonly deltaValue: number
+  /** Degrees of OKLCH hue from lit to shadow, the shorter way, counter-clockwise positive. */
+  readonly hueShift: Measured<number>
+  readonly chromaKept: Measured<number>
+  readonly onlyDarker: boolean
+  /** L* by which the shadow family reaches into the light family; 0 when it does not. */
+  readonly overlap: number
+}
+export interface LightSection { readonly consensus: readonly [number, number, number], readonly materials: readonly Measured<MaterialLight>[] }
+
 export interface Separation {
   readonly name: string
   readonly value: number
@@ -102,6 +166,11 @@ export interface Report {
   readonly picture: PictureSection
   readonly wheel: WheelName
   readonly value: Measured<ValueSection>
+  readonly focus: Measured<FocusSection>
+  readonly temperature: Measured<TemperatureSection>
   readonly harmony: Measured<HarmonySection>
+  readonly edges: Measured<EdgesSection>
+  readonly composition: Measured<CompositionSection>
+  readonly light?: Measured<LightSection>
   readonly separation?: readonly Measured<Separation>[]
 }

@@ -2,6 +2,10 @@
 import { isMeasured, type Report } from '../../measure/report'
 import type { Reading } from '../reading'
 import type { HouseStandards } from '../standards'
+import { edgeReadings } from './edges'
+import { focusReadings } from './focus'
+import { lightReadings } from './light'
+import { temperatureReadings } from './temperature'
 import { harmonyReadings, type DeclaredFit } from './harmony'
 import { valueReadings } from './values'
 
@@ -17,6 +21,10 @@ export interface ReadingContext {
 export function readingsOf(report: Report, { standards, declared }: ReadingContext): Reading[] {
   return [
     ...(isMeasured(report.value) ? valueReadings(report.value, standards) : []),
-    ...(isMeasured(report.harmony) ? harmonyReadings(report.harmony, report.wheel, standards, declared) : [])
+    ...(isMeasured(report.focus) ? focusReadings(report.focus) : []),
+    ...(isMeasured(report.temperature) ? temperatureReadings(report.temperature, standards) : []),
+    ...(isMeasured(report.harmony) ? harmonyReadings(report.harmony, report.wheel, standards, declared) : []),
+    ...(report.light && isMeasured(report.light) ? lightReadings(report.light, standards) : []),
+    ...edgeReadings(isMeasured(report.edges) ? report.edges : null, isMeasured(report.composition) ? report.composition : null, standards)
   ]
 }

@@ -1,0 +1,15 @@
+/** Greys that lenses paint with. */
+import { convertValueToLuminance } from '../colour/lab'
+import { convertLinearToByte } from '../colour/srgb'
+
+/** Encoded grey byte of each hundredth of L*. */
+const GREY_OF_VALUE = Uint8Array.from({ length: 10002 }, (_, i) => convertLinearToByte(convertValueToLuminance(i / 100)))
+
+/** Grey byte of a value, 0–100. */
+export function greyOf(value: number): number {
+  const at = (value * 100 + 0.5) | 0
+  return GREY_OF_VALUE[at < 0 ? 0 : at > 10001 ? 10001 : at]
+}
+
+/** What is not meant is shown at a third of its contrast about mid grey, without colour. */
+export const sunkGrey = (value: number): number => greyOf(50 + (value - 50) * 0.3)

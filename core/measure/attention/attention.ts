@@ -1,0 +1,56 @@
+/** The attention map: how strongly each place stands out, and why (measures §4). */
+import { blurPlane } from '../../picture/blur'
+import { createPlane, enlargePlane, type Plane } from '../../picture/plane'
+import type { Planes } from '../../picture/planes'
+import { CHANNELS, combine, conspicuityOf, type Channel, type ChannelPlanes } from './conspicuity'
+import { featuresOf } from './features'
+import { itemsOf, type Items } from './items'
+import { uniquenessOf, type Uniqueness } from './uniqueness'
+
+export interface Attention {
+  /** 0–1 at the attention raster's size; all zero for a picture without contrast. */
+  readonly map: Plane
+  /** Contrast of each channel, at the map's size. */
+  readonly channels: ChannelPlanes
+  readonly items: Items
+  readonly uniqueness: Uniqueness
+}
+
+/** Oddness at which an item counts half: about what the oddest of many alike reaches by chance. */
+const HALF_ODD = 6
+/** Among alike items contrast still counts, but little: the odd one may have less of it than the rest. */
+const CONTRAST_LEFT = 0.2
+
+export function attentionOf(planes: Planes): Attention {
+  const features = featuresOf(planes)
+  const conspicuity = conspicuityOf(features)
+  const half = conspicuity.value
+  const cover = enlargeOrKeep(features.cover, half.width, half.height)
+  const { width, height } = features
+  const map = enlargePlane(combine(conspicuity, cover), width, height)
+  const items = itemsOf(features)
+  const uniqueness = uniquenessOf(items.list)
+  if (uniqueness.alike > 0) favourOdd(map, items, uniqueness)
+  const channels = Object.fromEntries(CHANNELS.map(name => [name, enlargePlane(conspicuity[name], width, height)])) as unknown as Record<Channel, Plane>
+  return { map, channels, items, uniqueness }
+}
+
+/** Cover at the conspicuity's size: sampled, since it is only a mask there. */
+function enlargeOrKeep(cover: Plane, width: number, height: number): Plane {
+  return cover.width === width && cover.height === height ? cover : enlargePlane(cover, width, height)
+}
+
+/** In a display of alike items, being odd decides; contrast keeps a small part. */
+function favourOdd(map: Plane, items: Items, { total, alike }: Uniqueness): void {
+  const odd = createPlane(map.width, map.height)
+  const oddOf = new Map(items.list.map((item, i) => [item.label, (total[i] / (total[i] + HALF_ODD)) ** 2]))
+  for (let i = 0; i < odd.data.length; i++) odd.data[i] = items.labels[i] ? oddOf.get(items.labels[i]) ?? 0 : 0
+  blurPlane(odd.data, map.width, map.height, 1.2, new Float32Array(odd.data.length))
+  let peak = 0
+  for (let i = 0; i < map.data.length; i++) {
+    const contrast = Math.max(map.data[i], 0)
+    map.data[i] = contrast ** (1 - (1 - CONTRAST_LEFT) * alike) * (1 - alike + alike * odd.data[i])
+    if (map.data[i] > peak) peak = map.data[i]
+  }
+  if (peak > 0) for (let i = 0; i < map.data.length; i++) map.data[i] /= peak
+}

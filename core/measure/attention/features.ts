@@ -1,0 +1,85 @@
+/**
+ * The feature planes that attention compares: value, the two colour axes, chroma, detail and
+ * orientation, all in OKLab-sized units (a full black–white step is 1), at one small working size so
+ * that a picture and its enlargement are seen alike.
+ */
+import { blurPlane } from '../../picture/blur'
+import { createPlane, reducePlane, type Plane } from '../../picture/plane'
+import type { Planes } from '../../picture/planes'
+import { fitWithin } from '../../picture/resample'
+
+/** Long edge of the attention raster. */
+export const ATTENTION_EDGE = 384
+
+export interface Features {
+  readonly width: number
+  readonly height: number
+  /** Share of each cell that belongs to the picture, 0–1. */
+  readonly cover: Plane
+  /** L* ÷ 100. */
+  readonly value: Plane
+  readonly a: Plane
+  readonly b: Plane
+  readonly chroma: Plane
+  /** Strength of edges nearby. */
+  readonly detail: Plane
+  /** Gradient products (structure tensor), summed over a small window: xx − yy, 2xy, xx + yy. */
+  readonly along: Plane
+  readonly across: Plane
+  readonly energy: Plane
+}
+
+/** Area mean of a plane over the measured pixels of each cell; clear cells take the picture's mean. */
+function covered(source: Float32Array, planes: Planes, cover: Plane): Plane {
+  const { width, height } = cover
+  if (planes.count === planes.mask.length) return reducePlane({ width: planes.width, height: planes.height, data: source }, width, height)
+  let sum = 0
+  const masked = new Float32Array(source.length)
+  for (let i = 0; i < source.length; i++) {
+    if (!planes.mask[i]) continue
+    masked[i] = source[i]
+    sum += source[i]
+  }
+  const reduced = reducePlane({ width: planes.width, height: planes.height, data: masked }, width, height)
+  const mean = sum / planes.count
+  for (let i = 0; i < reduced.data.length; i++) reduced.data[i] = cover.data[i] > 0.05 ? reduced.data[i] / cover.data[i] : mean
+  return reduced
+}
+
+function coverOf(planes: Planes, width: number, height: number): Plane {
+  if (planes.count === planes.mask.length) return { width, height, data: new Float32Array(width * height).fill(1) }
+  return reducePlane({ width: planes.width, height: planes.height, data: Float32Array.from(planes.mask) }, width, height)
+}
+
+export function featuresOf(planes: Planes): Features {
+  const { width, height } = fitWithin(planes.width, planes.height, ATTENTION_EDGE)
+  const cover = coverOf(planes, width, height)
+  const value = covered(planes.value, planes, cover)
+  for (let i = 0; i < value.data.length; i++) value.data[i] /= 100
+  const a = covered(planes.a, planes, cover), b = covered(planes.b, planes, cover)
+  const chroma = createPlane(width, height)
+  for (let i = 0; i < chroma.data.length; i++) chroma.data[i] = Math.hypot(a.data[i], b.data[i])
+  return { width, height, cover, value, a, b, chroma, ...gradients(value, a, b) }
+}
+
+/** Colour counts in the gradient as value does: a red bar on equal grey has edges too. */
+function gradients(value: Plane, a: Plane, b: Plane): Pick<Features, 'detail' | 'along' | 'across' | 'energy'> {
+  const { width, height } = value
+  const detail = createPlane(width, height), along = createPlane(width, height), across = createPlane(width, height), energy = createPlane(width, height)
+  for (const { data } of [value, a, b]) {
+    for (let y = 0, i = 0; y < height; y++) {
+      const up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
+      for (let x = 0; x < width; x++, i++) {
+        const dx = data[x < width - 1 ? i + 1 : i] - data[x > 0 ? i - 1 : i]
+        const dy = data[i + down] - data[i - up]
+        along.data[i] += dx * dx - dy * dy
+        across.data[i] += 2 * dx * dy
+        energy.data[i] += dx * dx + dy * dy
+      }
+    }
+  }
+  for (let i = 0; i < detail.data.length; i++) detail.data[i] = Math.sqrt(energy.data[i])
+  const scratch = new Float32Array(width * height)
+  for (const plane of [detail, along, across, energy]) blurPlane(plane.data, width, height, 1.5, scratch)
+  return { detail, along, across, energy }
+}

@@ -1,0 +1,136 @@
+/** Where the eye goes, and whether that is where it should (measures §4). */
+import { round1, round3 } from '../numeric/round'
+import { componentsOf } from '../picture/components'
+import { boundsOf, ringOf, spansOf, type Area, type Spans } from '../picture/area'
+import { distributionOf, percentile, valueDistribution } from '../picture/distribution'
+import type { Planes } from '../picture/planes'
+import { diagonalOf } from '../picture/raster'
+import { NEUTRAL_CHROMA } from '../colour/oklab'
+import { attentionOf, type Attention } from './attention/attention'
+import { peaksOf } from './attention/peaks'
+import { strongestWindow } from './windows'
+import { isMeasured, notMeasurable, type FocusAreaSection, type FocusSection, type Measured, type Peak, type Spot } from './report'
+
+/** Whites: over this value, and neutral. */
+const WHITE_VALUE = 92
+/** Vivid areas: this share of the strongest chroma there is, and never a muted colour. */
+const VIVID_SHARE = 0.85
+const VIVID_LEAST = 0.06
+/** Areas smaller than this share of the picture are specks. */
+const SPECK = 0.0005
+const MOST_SPOTS = 8
+/** The rim that counts with the focal area, as a share of the diagonal. */
+export const RIM_SHARE = 0.02
+
+function spotsWhere(planes: Planes, meant: (index: number) => boolean): Spot[] {
+  const { width, height, mask, count } = planes
+  const inside = new Uint8Array(mask.length)
+  let any = false
+  for (let i = 0; i < mask.length; i++) {
+    if (mask[i] && meant(i)) {
+      inside[i] = 1
+      any = true
+    }
+  }
+  if (!any) return []
+  return componentsOf(inside, width, height, MOST_SPOTS).list.filter(c => c.size >= SPECK * count)
+    .map(c => ({ x: round3(c.x), y: round3(c.y), share: round3(c.size / count) }))
+}
+
+/** Connected areas of white, largest first. */
+export const whitesOf = (planes: Planes): Spot[] => spotsWhere(planes, i => planes.value[i] > WHITE_VALUE && planes.chroma[i] < NEUTRAL_CHROMA)
+
+/** Connected areas of the highest chroma, largest first. */
+export function vividOf(planes: Planes): Spot[] {
+  const strongest = percentile(distributionOf(planes.chroma, planes.mask, 0, 0.4, 4000), 0.995)
+  const bound = Math.max(VIVID_LEAST, VIVID_SHARE * strongest)
+  return spotsWhere(planes, i => planes.chroma[i] >= bound)
+}
+
+const contains = (area: Area, x: number, y: number): boolean => {
+  const spans = spansOf(area, 1000, 1000), row = spans.rows[Math.floor(y * 1000) - spans.top]
+  const px = Math.floor(x * 1000)
+  return row !== undefined && row.some((from, i) => i % 2 === 0 && px >= from && px < row[i + 1])
+}
+
+/** Pixels of an area and its rim as 1 in a mask of the picture's size. */
+function maskOf(parts: readonly Spans[], size: number): Uint8Array {
+  const mask = new Uint8Array(size)
+  for (const { width, top, rows } of parts) {
+    rows.forEach((row, r) => {
+      for (let s = 0; s < row.length; s += 2) mask.fill(1, (top + r) * width + row[s], (top + r) * width + row[s + 1])
+    })
+  }
+  return mask
+}
+
+const both = (p: Uint8Array, q: Uint8Array): Uint8Array => p.map((v, i) => v & q[i])
+
+/** P95 − P5 of value over a mask; null when it holds no pixel. */
+export function contrastOver(planes: Planes, mask: Uint8Array): number | null {
+  const d = valueDistribution(planes.value, mask)
+  return d.total === 0 ? null : percentile(d, 0.95) - percentile(d, 0.05)
+}
+
+function measureArea(planes: Planes, { map }: Attention, peaks: readonly Peak[], area: Area): FocusAreaSection | null {
+  const spans = spansOf(area, planes.width, planes.height)
+  const own = both(maskOf([spans], planes.mask.length), planes.mask)
+  const pixels = own.reduce((p, q) => p + q, 0)
+  if (pixels === 0) return null
+  const share = attentionShare(map, area)
+  const rimmed = both(maskOf([spans, ringOf(spans, RIM_SHARE * diagonalOf(planes))], planes.mask.length), planes.mask)
+  const contrast = contrastOver(planes, rimmed)!
+  const elsewhere = strongestWindow(planes, boundsOf(area), pixels / planes.mask.length)
+  const rank = peaks.findIndex(p => contains(area, p.x, p.y))
+  const chroma = (mask: Uint8Array): number | null => {
+    const d = distributionOf(planes.chroma, mask, 0, 0.4, 4000)
+    return d.total === 0 ? null : percentile(d, 0.95)
+  }
+  const inside = chroma(own), outside = chroma(planes.mask.map((m, i) => m & (1 - own[i])))
+  return {
+    share: round3(share),
+    lift: round3(share / (pixels / planes.count)),
+    rank: rank < 0 ? notMeasurable('no peak of attention lies in the focal area') : rank + 1,
+    contrast: round1(contrast),
+    elsewhere: elsewhere === null ? notMeasurable('no window of this size fits beside the focal area') : round1(elsewhere),
+    ratio: elsewhere === null ? notMeasurable('there is no other window to compare with')
+      : elsewhere < 0.05 ? notMeasurable('nothing outside the focal area has contrast') : round3(contrast / elsewhere),
+    saturationRatio: inside === null || outside === null || outside < 1e-3 ? notMeasurable('nothing outside the focal area has colour') : round3(inside / outside),
+    competitors: peaks.filter(p => !contains(area, p.x, p.y))
+  }
+}
+
+/** Share of the whole attention that falls inside an area, 0–1. */
+export function attentionShare({ width, height, data }: Attention['map'], area: Area): number {
+  const { top, rows } = spansOf(area, width, height)
+  const total = data.reduce((p, q) => p + q, 0)
+  let inside = 0
+  rows.forEach((row, r) => {
+    for (let s = 0; s < row.length; s += 2) for (let x = row[s]; x < row[s + 1]; x++) inside += data[(top + r) * width + x]
+  })
+  return total === 0 ? 0 : inside / total
+}
+
+export function measureFocus(planes: Planes, area: Area | null, attention: Attention = attentionOf(planes)): Measured<FocusSection> {
+  if (planes.count === 0) return notMeasurable('every pixel is transparent')
+  const found = peaksOf(attention)
+  const peaks: Measured<Peak[]> = found.length > 0 ? found : notMeasurable('nothing stands out: the picture has no contrast')
+  const given = area && measureArea(planes, attention, found, area)
+  if (area && !given) return notMeasurable('the focal area holds no pixel of the picture')
+  return { peaks, whites: whitesOf(planes), vivid: vividOf(planes), ...given }
+}
+
+export interface ReadingOrder {
+  /** Intended stops in the order the eye reaches them, by index; each once. */
+  readonly taken: readonly number[]
+  /** Intended stops that no peak lies at. */
+  readonly skipped: readonly number[]
+  readonly inOrder: boolean
+}
+
+/** The route attention takes over intended stops (areas, in their intended order). */
+export function readingOrder(peaks: Measured<readonly Peak[]>, stops: readonly Area[]): ReadingOrder {
+  const route = isMeasured(peaks) ? peaks : []
+  const taken = [...new Set(route.map(p => stops.findIndex(s => contains(s, p.x, p.y))).filter(i => i >= 0))]
+  return { taken, skipped: stops.map((_, i) => i).filter(i => !taken.includes(i)), inOrder: taken.every((stop, i) => i === 0 || stop > taken[i - 1]) }
+}
