@@ -59,7 +59,21 @@ describe('measure', () => {
     expect(lines[0]).toMatchObject({ wheel: 'process', separation: [{ name: 'corner', deltaValue: 0, deltaE: 0, merges: true }, { name: 'three' }] })
   })
 
+  it('takes a focal area and shadow pairs', () => {
+    const scene = (colour: string, x: number, y: number) => ({ input: { create: { width: 10, height: 10, channels: 3 as const, background: colour } }, left: x, top: y })
+    return sharp({ create: { width: 60, height: 40, channels: 3, background: '#777777' } })
+      .composite([scene('#e0e0e0', 5, 5), scene('#707070', 5, 25), scene('#c08040', 25, 5), scene('#604020', 25, 25), scene('#4080c0', 45, 5), scene('#c02020', 45, 25)]).png().toFile(at('pairs.png')).then(() => {
+        const box = (x: number, y: number) => [x / 60, y / 40, 10 / 60, 10 / 40]
+        writeFileSync(at('pairs.json'), JSON.stringify([['stone', 5], ['wood', 25], ['cloth', 45]].map(([name, x]) => ({ name, lit: box(Number(x), 5), shadow: box(Number(x), 25) }))))
+        const { status, lines } = run('measure', at('pairs.png'), '--focus', '0.08,0.1,0.17,0.27', '--pairs', at('pairs.json'))
+        expect(status).toBe(0)
+        const report = reportSchema.parse(Object.fromEntries(Object.entries(lines[0]).filter(([key]) => key !== 'file')))
+        expect(report).toMatchObject({ focus: { share: expect.any(Number), competitors: expect.any(Array) }, light: { materials: [{ name: 'stone', leaves: false }, { name: 'wood', leaves: false }, { name: 'cloth', leaves: true, shadow: '#c02020' }] } })
+      })
+  })
+
   it.each([
+    [['--focus', '0.1,0.2,0.3'], /--focus is x,y,w,h/],
     [['--wheel', 'round'], /--wheel is painter, process or perceptual, not "round"/],
     [['--speed', '3'], /--speed/],
     [['--areas', 'nowhere.json'], /nowhere.json/]

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { readingsOf } from '../core/critique/readings'
 import { DEFAULT_STANDARDS } from '../core/critique/standards'
 import { measurePicture } from '../core/measure/picture'
-import { isMeasured, type HarmonySection, type Report, type ValueSection } from '../core/measure/report'
+import { isMeasured, type FocusSection, type HarmonySection, type LightSection, type Report, type ValueSection } from '../core/measure/report'
 import { checkHandIn } from '../core/exercise'
 import { hueHistogram } from '../core/measure/hues'
 import { planesOf } from '../core/picture/planes'
@@ -20,7 +20,9 @@ beforeAll(async () => {
   for (const piece of PIECES) {
     const decoded = await decodePicture(await renderPiece(piece), READABLE) as Decoded
     const areas = piece.faults.flatMap(f => (f.kind === 'merges' ? [{ name: f.name, area: f.area }] : []))
-    measured.set(piece.key, { ...decoded, report: reportSchema.parse(measurePicture(decoded.raster, decoded.source, { wheel: 'painter', areas })) })
+    const stray = piece.faults.find(f => f.kind === 'stray-focus'), light = piece.faults.find(f => f.kind === 'leaves-light')
+    const options = { wheel: 'painter', areas, focus: stray?.intended ?? null, pairs: light?.pairs ?? [] } as const
+    measured.set(piece.key, { ...decoded, report: reportSchema.parse(measurePicture(decoded.raster, decoded.source, options)) })
   }
 }, 240_000)
 
@@ -51,6 +53,21 @@ describe('planted faults', () => {
 
   it('one dull colour in the fog', () => {
     expect(sentences(measured.get('fog')!)).toContain('misses an accent')
+  })
+
+  it.each(carries('stray-focus'))('an eye that strays in %s', (key) => {
+    const fault = pieceNamed(key).faults.find(f => f.kind === 'stray-focus')!
+    const { rank, competitors } = measured.get(key)!.report.focus as FocusSection
+    expect(rank).not.toBe(1)
+    expect(Math.hypot(competitors![0].x - fault.stray.x, competitors![0].y - fault.stray.y)).toBeLessThan(0.08)
+    expect(sentences(measured.get(key)!)).toMatch(/the upper right is before it|the upper right takes it/)
+  })
+
+  it.each(carries('leaves-light'))('a shadow that leaves the light in %s', (key) => {
+    const fault = pieceNamed(key).faults.find(f => f.kind === 'leaves-light')!
+    const { materials } = measured.get(key)!.report.light as LightSection
+    expect(materials.filter(isMeasured).filter(m => m.leaves).map(m => m.name)).toEqual([fault.material])
+    expect(sentences(measured.get(key)!)).toContain(`${fault.material[0]!.toUpperCase()}${fault.material.slice(1)} leaves the light`)
   })
 
   it('a transparent ground under the gull alone', () => {

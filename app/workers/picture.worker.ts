@@ -7,7 +7,7 @@ import { fitTo } from '~~/core/measure/declared'
 import { hueHistogram, type HueHistogram } from '~~/core/measure/hues'
 import { meanOf, measureSeparation, RING_SHARE } from '~~/core/measure/separation'
 import { ringOf } from '~~/core/picture/area'
-import { coarsen, valueDistribution } from '~~/core/picture/distribution'
+import { coarsen } from '~~/core/picture/distribution'
 import { planesOf, type Planes } from '~~/core/picture/planes'
 import { diagonalOf, type Raster } from '~~/core/picture/raster'
 import { fitWithin, reduceTo } from '~~/core/picture/resample'
@@ -64,8 +64,7 @@ const worker: PictureWorker = {
   },
 
   async histogram() {
-    const { value, mask } = picture().planes
-    return [...coarsen(valueDistribution(value, mask), 100, 64).counts]
+    return [...coarsen(picture().planes.values, 100, 64).counts]
   },
 
   async hues(wheel) {

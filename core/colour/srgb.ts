@@ -22,6 +22,14 @@ export function convertLinearToByte(linear: number): number {
   return Math.round(Math.min(1, Math.max(0, convertLinearToSrgb(Math.max(0, linear)))) * 255)
 }
 
+/** Encoded byte of each 65,536th of linear light: fine enough that rounding lands where the formula does. */
+export const BYTE_OF_LINEAR: Uint8Array = Uint8Array.from({ length: 65537 }, (_, i) => convertLinearToByte(i / 65536))
+
+/** `convertLinearToByte` through the table. */
+export function encodeByte(linear: number): number {
+  return BYTE_OF_LINEAR[linear <= 0 ? 0 : linear >= 1 ? 65536 : (linear * 65536 + 0.5) | 0]
+}
+
 /**
  * Reads `#rgb` or `#rrggbb` (the hash may be missing).
  * @returns three bytes. @throws RangeError naming the text when it is not a colour.

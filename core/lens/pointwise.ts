@@ -3,7 +3,6 @@ import { otsuThreshold } from '../numeric/breaks'
 import { greyByte, type GreyName } from '../measure/greys'
 import { sceneTemperature, temperaturePlane } from '../measure/temperature'
 import { VALUE_BINS, valueGroups, valueHistogram } from '../measure/value'
-import { valueDistribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { greyOf } from './tones'
@@ -19,8 +18,8 @@ export function greyLens(name: GreyName, { data }: Raster, { value }: Planes, ou
   }
 }
 
-export function twoValuesLens({ data }: Raster, { value, mask }: Planes, out: Uint8ClampedArray): void {
-  const threshold = otsuThreshold(valueHistogram(valueDistribution(value, mask)).counts)
+export function twoValuesLens({ data }: Raster, { value, values }: Planes, out: Uint8ClampedArray): void {
+  const threshold = otsuThreshold(valueHistogram(values).counts)
   const cut = ((threshold ?? 0) * 100) / VALUE_BINS
   for (let i = 0, p = 0; i < value.length; i++, p += 4) {
     out[p] = out[p + 1] = out[p + 2] = value[i] < cut ? DARK : LIGHT
@@ -29,8 +28,8 @@ export function twoValuesLens({ data }: Raster, { value, mask }: Planes, out: Ui
 }
 
 /** @param count 2–6 groups, or null for the fewest that explain the picture. */
-export function groupsLens(count: number | null, { data }: Raster, { value, mask }: Planes, out: Uint8ClampedArray): void {
-  const groups = valueGroups(valueDistribution(value, mask), count)
+export function groupsLens(count: number | null, { data }: Raster, { value, values }: Planes, out: Uint8ClampedArray): void {
+  const groups = valueGroups(values, count)
   const greys = Uint8Array.from({ length: VALUE_BINS + 1 }, (_, bin) => {
     const group = groups.findLast(g => g.from <= (bin * 100) / VALUE_BINS)
     return greyOf(group ? group.value : (bin * 100) / VALUE_BINS)

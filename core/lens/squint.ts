@@ -1,12 +1,10 @@
 /** The squint: a blur in linear light, as an eye half closed adds light and not paint numbers. */
-import { convertLinearToSrgb, LINEAR_OF_BYTE } from '../colour/srgb'
+import { encodeByte, LINEAR_OF_BYTE } from '../colour/srgb'
 import { blurPlane } from '../picture/blur'
 import type { Raster } from '../picture/raster'
 
 /** Blur of the squint, as a share of the diagonal (measures §3). */
 export const SQUINT_SHARE = 0.02
-
-const BYTE_OF_LINEAR = Uint8Array.from({ length: 4097 }, (_, i) => Math.round(convertLinearToSrgb(i / 4096) * 255))
 
 /** @param sigmaPx standard deviation in pixels. @param out caller-given RGBA, overwritten. */
 export function blurRaster({ width, height, data }: Raster, sigmaPx: number, out: Uint8ClampedArray): void {
@@ -18,7 +16,7 @@ export function blurRaster({ width, height, data }: Raster, sigmaPx: number, out
   for (let c = 0; c < 3; c++) {
     for (let i = 0; i < size; i++) plane[i] = LINEAR_OF_BYTE[data[i * 4 + c]] * own[i]
     blurPlane(plane, width, height, sigmaPx, scratch)
-    for (let i = 0; i < size; i++) out[i * 4 + c] = cover[i] > 1e-4 ? BYTE_OF_LINEAR[Math.min(4096, Math.max(0, Math.round((plane[i] / cover[i]) * 4096)))] : 0
+    for (let i = 0; i < size; i++) out[i * 4 + c] = cover[i] > 1e-4 ? encodeByte(plane[i] / cover[i]) : 0
   }
   for (let i = 0; i < size; i++) out[i * 4 + 3] = data[i * 4 + 3]
 }

@@ -1,6 +1,6 @@
 /** Symmetry, balance, horizon, silhouettes and framing (measures §9). */
 import { round3 } from '../numeric/round'
-import { medianOf } from '../picture/distribution'
+import { percentile } from '../picture/distribution'
 import { cornersOf, type Area } from '../picture/area'
 import type { Planes } from '../picture/planes'
 import { createRaster, type Raster } from '../picture/raster'
@@ -30,8 +30,8 @@ export function symmetryOf({ value, mask, width, height }: Planes): number | nul
 }
 
 /** Centroid of |L* − median|, fractions. Null without contrast. */
-export function balanceOf({ value, mask, width, height }: Planes): { x: number, y: number } | null {
-  const median = medianOf(value, mask)
+export function balanceOf({ value, values, mask, width, height }: Planes): { x: number, y: number } | null {
+  const median = percentile(values, 0.5)
   let weight = 0, sx = 0, sy = 0
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i++) {
@@ -42,7 +42,8 @@ export function balanceOf({ value, mask, width, height }: Planes): { x: number, 
       sy += w * (y + 0.5)
     }
   }
-  return weight < 1e-3 * value.length ? null : { x: sx / weight / width, y: sy / weight / height }
+  // The median is read to 0.01 L*: on a flat picture that rounding is all the weight there is.
+  return weight < 0.02 * value.length ? null : { x: sx / weight / width, y: sy / weight / height }
 }
 
 /**

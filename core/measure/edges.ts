@@ -1,10 +1,11 @@
 /** Sharpness, detail, dependence on line, cut-out figures (measures §8). */
 import { round3 } from '../numeric/round'
-import { blurPlane } from '../picture/blur'
+import { boxPlane } from '../picture/blur'
+import { reducePlane, type Plane } from '../picture/plane'
 import { ringOf, spansOf, type Area, type Spans } from '../picture/area'
 import type { Planes } from '../picture/planes'
 import { diagonalOf, WORKING_EDGE } from '../picture/raster'
-import { medianOf } from '../picture/distribution'
+import { percentile } from '../picture/distribution'
 import { notMeasurable, type EdgeProfile, type EdgesSection, type Measured } from './report'
 
 /** Radius of the closing that thin dark lines fall into, pixels on a 1024 raster. */
@@ -31,36 +32,44 @@ export function fillGradient({ value, width, height }: Pick<Planes, 'value' | 'w
 export interface EdgeMaps {
   /** 0 soft – 1 as sharp as a pixel allows: gradient over the local contrast around it. */
   readonly sharpness: Float32Array
-  /** Share of edge pixels nearby, 0–1. */
-  readonly detail: Float32Array
+  /** Share of edge pixels nearby, 0–1, at half the raster's size. */
+  readonly detail: Plane
 }
 
-/** Local standard deviation of value within σ: √(E[L²] − E[L]²). */
-function localContrast(value: Float32Array, width: number, height: number, sigma: number, scratch: Float32Array): Float32Array {
-  const mean = value.slice(), square = value.map(v => v * v)
-  blurPlane(mean, width, height, sigma, scratch)
-  blurPlane(square, width, height, sigma, scratch)
-  for (let i = 0; i < square.length; i++) square[i] = Math.sqrt(Math.max(0, square[i] - mean[i] * mean[i]))
-  return square
+/** Local means are smooth: half the raster's size holds them. */
+function halved(plane: Float32Array, width: number, height: number): Plane {
+  return reducePlane({ width, height, data: plane }, Math.ceil(width / 2), Math.ceil(height / 2))
+}
+
+/** Local standard deviation of value in a box of spread σ, at half size: √(E[L²] − E[L]²). */
+function localContrast(value: Float32Array, width: number, height: number, sigma: number): Plane {
+  const mean = halved(value, width, height), scratch = new Float32Array(mean.data.length)
+  const square = new Float32Array(mean.data.length)
+  for (let i = 0; i < square.length; i++) square[i] = mean.data[i] * mean.data[i]
+  boxPlane(mean.data, mean.width, mean.height, sigma / 2, scratch)
+  boxPlane(square, mean.width, mean.height, sigma / 2, scratch)
+  for (let i = 0; i < square.length; i++) square[i] = Math.sqrt(Math.max(0, square[i] - mean.data[i] * mean.data[i]))
+  return { width: mean.width, height: mean.height, data: square }
 }
 
 export function edgeMaps(planes: Planes): EdgeMaps {
   const { width, height, value } = planes
   const scale = Math.max(width, height) / WORKING_EDGE
-  const scratch = new Float32Array(value.length)
   const gradient = new Float32Array(value.length)
   fillGradient(planes, gradient)
   const sigma = Math.max(1, 6 * scale)
-  const contrast = localContrast(value, width, height, sigma, scratch)
-  const sharpness = new Float32Array(value.length), detail = new Float32Array(value.length)
+  const contrast = localContrast(value, width, height, sigma)
   const edge = EDGE_GRADIENT / Math.max(scale, 1 / 16)
-  for (let i = 0; i < value.length; i++) {
-    // Two L* in the divisor keep the texture of a flat wall from counting as sharp.
-    sharpness[i] = Math.min(1, gradient[i] / (contrast[i] + 2))
-    detail[i] = gradient[i] >= edge ? 1 : 0
+  const crowd = new Float32Array(value.length)
+  for (let i = 0; i < crowd.length; i++) crowd[i] = gradient[i] >= edge ? 1 : 0
+  const detail = halved(crowd, width, height)
+  boxPlane(detail.data, detail.width, detail.height, sigma / 2, new Float32Array(detail.data.length))
+  // Two L* in the divisor keep the texture of a flat wall from counting as sharp. The gradient's plane becomes the map.
+  for (let y = 0, i = 0; y < height; y++) {
+    const row = (y >> 1) * contrast.width
+    for (let x = 0; x < width; x++, i++) gradient[i] = Math.min(1, gradient[i] / (contrast.data[row + (x >> 1)] + 2))
   }
-  blurPlane(detail, width, height, sigma, scratch)
-  return { sharpness, detail }
+  return { sharpness: gradient, detail }
 }
 
 /** Edge-weighted mean sharpness and mean detail over an area. */
@@ -69,14 +78,15 @@ interface Profile { readonly sharpness: number, readonly detail: number }
 function profileOver(spans: Spans, maps: EdgeMaps, mask: Uint8Array): Profile | null {
   let n = 0, weight = 0, sharp = 0, busy = 0
   for (let r = 0; r < spans.rows.length; r++) {
-    const base = (spans.top + r) * spans.width, row = spans.rows[r]
+    const base = (spans.top + r) * spans.width, row = spans.rows[r], half = ((spans.top + r) >> 1) * maps.detail.width
     for (let s = 0; s < row.length; s += 2) {
-      for (let i = base + row[s], end = base + row[s + 1]; i < end; i++) {
-        if (!mask[i]) continue
+      for (let x = row[s]; x < row[s + 1]; x++) {
+        if (!mask[base + x]) continue
+        const edge = maps.sharpness[base + x]
         n++
-        busy += maps.detail[i]
-        weight += maps.sharpness[i]
-        sharp += maps.sharpness[i] * maps.sharpness[i]
+        busy += maps.detail.data[half + (x >> 1)]
+        weight += edge
+        sharp += edge * edge
       }
     }
   }
@@ -84,43 +94,81 @@ function profileOver(spans: Spans, maps: EdgeMaps, mask: Uint8Array): Profile | 
   return n === 0 ? null : { sharpness: weight > 0 ? sharp / weight : 0, detail: busy / n }
 }
 
-/** Running extreme over a square of side 2r + 1, rows then columns. */
-function extreme(from: Float32Array, width: number, height: number, radius: number, pick: (p: number, q: number) => number): Float32Array {
-  const across = new Float32Array(from.length), out = new Float32Array(from.length)
-  for (let y = 0; y < height; y++) {
-    const base = y * width
-    for (let x = 0; x < width; x++) {
-      let best = from[base + x]
-      for (let k = Math.max(0, x - radius), end = Math.min(width - 1, x + radius); k <= end; k++) best = pick(best, from[base + k])
-      across[base + x] = best
+/**
+ * Running maximum over a square of side 2r + 1, edges shrinking it, by doubling: the maximum over 2w
+ * is that over w and the same shifted by w. Minimum is the maximum of the negative, so one loop serves.
+ */
+function runningMax(from: Uint8Array, width: number, height: number, radius: number): Uint8Array {
+  const planes: [Uint8Array, Uint8Array] = [from.slice(), new Uint8Array(from.length)]
+  let at = 0
+  for (const [limit, pass] of [[width, maxAlongRows], [height, maxAlongColumns]] as const) {
+    const window = 2 * Math.min(radius, limit - 1) + 1
+    for (let covered = 1; covered < window;) {
+      const next = Math.min(covered, window - covered)
+      // The last pass brings the window, grown to the right so far, back over its middle.
+      const back = covered + next === window ? (window - 1) / 2 : 0
+      pass(planes[at], planes[1 - at], width, height, -back, next - back)
+      at = 1 - at
+      covered += next
     }
   }
-  for (let y = 0; y < height; y++) {
-    const base = y * width, first = Math.max(0, y - radius), last = Math.min(height - 1, y + radius)
-    for (let x = 0; x < width; x++) out[base + x] = across[first * width + x]
-    for (let row = first + 1; row <= last; row++) for (let x = 0, i = row * width; x < width; x++, i++) out[base + x] = pick(out[base + x], across[i])
-  }
-  return out
+  return planes[at]
 }
 
-const larger = (p: number, q: number): number => (p > q ? p : q)
-const smaller = (p: number, q: number): number => (p < q ? p : q)
+/** to[x] = max(from[x + left], from[x + right]) in each row, positions held inside it. */
+function maxAlongRows(from: Uint8Array, to: Uint8Array, width: number, height: number, left: number, right: number): void {
+  const inside = Math.max(0, -left), outside = Math.max(inside, width - Math.max(0, right))
+  for (let y = 0; y < height; y++) {
+    const base = y * width
+    const held = (x: number): number => base + (x < 0 ? 0 : x >= width ? width - 1 : x)
+    for (let x = 0; x < Math.min(inside, width); x++) to[base + x] = Math.max(from[held(x + left)], from[held(x + right)])
+    for (let x = inside; x < outside; x++) {
+      to[base + x] = Math.max(from[base + x + left], from[base + x + right])
+    }
+    for (let x = Math.max(inside, outside); x < width; x++) to[base + x] = Math.max(from[held(x + left)], from[held(x + right)])
+  }
+}
+
+/** The same along columns, whole rows at a time. */
+function maxAlongColumns(from: Uint8Array, to: Uint8Array, width: number, height: number, up: number, down: number): void {
+  const held = (y: number): number => Math.min(height - 1, Math.max(0, y)) * width
+  for (let y = 0; y < height; y++) {
+    const base = y * width, above = held(y + up), below = held(y + down)
+    for (let x = 0; x < width; x++) {
+      to[base + x] = Math.max(from[above + x], from[below + x])
+    }
+  }
+}
+
+/** Steps of L* in a byte: a line is seen from whole steps on, and bytes are walked four times as fast. */
+const BYTE_STEPS = 2.5
+
+/** Closing: what is dark and thinner than the square is filled by what lies beside it. */
+function closing(bytes: Uint8Array, width: number, height: number, radius: number): Uint8Array {
+  const dilated = runningMax(bytes, width, height, radius)
+  for (let i = 0; i < dilated.length; i++) dilated[i] = 255 - dilated[i]
+  const eroded = runningMax(dilated, width, height, radius)
+  for (let i = 0; i < eroded.length; i++) eroded[i] = 255 - eroded[i]
+  return eroded
+}
 
 /**
  * Share of the picture's contrast carried by thin dark lines: the morphological closing (Serra
  * 1982) fills what is thinner than its square; what it adds, over the mean deviation from the median.
  */
-export function lineDependenceOf({ value, width, height, mask, count }: Planes): number | null {
+export function lineDependenceOf({ value, values, width, height, mask, count }: Planes): number | null {
   const radius = Math.max(1, Math.round((LINE_RADIUS * Math.max(width, height)) / WORKING_EDGE))
-  const closed = extreme(extreme(value, width, height, radius, larger), width, height, radius, smaller)
-  const median = medianOf(value, mask)
+  const bytes = new Uint8Array(value.length)
+  for (let i = 0; i < bytes.length; i++) bytes[i] = value[i] * BYTE_STEPS + 0.5
+  const closed = closing(bytes, width, height, radius)
+  const median = percentile(values, 0.5)
   let lines = 0, contrast = 0
   for (let i = 0; i < value.length; i++) {
     if (!mask[i]) continue
-    lines += closed[i] - value[i]
+    lines += closed[i] - bytes[i]
     contrast += Math.abs(value[i] - median)
   }
-  return contrast / Math.max(1, count) < 1e-3 ? null : Math.min(1, lines / contrast)
+  return contrast / Math.max(1, count) < 0.02 ? null : Math.min(1, lines / BYTE_STEPS / contrast)
 }
 
 const FLAT = 'the picture has no contrast'

@@ -3,7 +3,7 @@
  * σ = 8°, each reaching to the valleys around it (measures §6).
  */
 import { round1, round3, roundAngle } from '../numeric/round'
-import { percentile, valueDistribution } from '../picture/distribution'
+import { percentile, type Distribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { stepAt } from '../wheel/wheel'
 import type { WheelName } from '../wheel/steps'
@@ -58,27 +58,31 @@ export function splitFamilies(weight: Float64Array): { peaks: number[], familyOf
 /** Families by weight, heaviest first. `hues` must hold some colour. */
 export function measureFamilies(planes: Planes, hues: HueHistogram, wheel: WheelName): Family[] {
   const { peaks, familyOfBin } = splitFamilies(hues.weight)
-  const inside = new Uint8Array(planes.mask.length)
-  const families: Family[] = []
-  peaks.forEach((position, index) => {
-    let weight = 0, pixels = 0
-    for (let bin = 0; bin < 360; bin++) {
-      if (familyOfBin[bin] !== index) continue
-      weight += hues.weight[bin]
-      pixels += hues.pixels[bin]
-    }
-    if (weight < LEAST_WEIGHT * hues.totalWeight) return
-    for (let i = 0; i < inside.length; i++) inside[i] = hues.bins[i] >= 0 && familyOfBin[hues.bins[i]] === index ? 1 : 0
-    const values = valueDistribution(planes.value, inside)
-    families.push({
-      step: stepAt(wheel, position),
-      position: roundAngle(position),
-      weight: round3(weight / hues.totalWeight),
-      area: round3(pixels / planes.count),
-      chroma: round3(weight / pixels),
-      darkest: round1(percentile(values, 0.01)),
-      lightest: round1(percentile(values, 0.99))
-    })
-  })
-  return families.sort((p, q) => q.weight - p.weight)
+  const weights = new Float64Array(peaks.length), pixels = new Float64Array(peaks.length)
+  for (let bin = 0; bin < 360; bin++) {
+    weights[familyOfBin[bin]] += hues.weight[bin]
+    pixels[familyOfBin[bin]] += hues.pixels[bin]
+  }
+  const values = valuesByFamily(planes, hues, familyOfBin, peaks.length)
+  return peaks.map((position, index): Family => ({
+    step: stepAt(wheel, position),
+    position: roundAngle(position),
+    weight: round3(weights[index] / hues.totalWeight),
+    area: round3(pixels[index] / planes.count),
+    chroma: round3(weights[index] / pixels[index]),
+    darkest: round1(percentile(values[index], 0.01)),
+    lightest: round1(percentile(values[index], 0.99))
+  })).filter((_, index) => weights[index] >= LEAST_WEIGHT * hues.totalWeight).sort((p, q) => q.weight - p.weight)
+}
+
+/** The value distribution of each family, in one pass over the picture. */
+function valuesByFamily({ value }: Planes, { bins }: HueHistogram, familyOfBin: Int16Array, count: number): Distribution[] {
+  const steps = 1001, counts = Array.from({ length: count }, () => new Float64Array(steps)), totals = new Float64Array(count)
+  for (let i = 0; i < bins.length; i++) {
+    if (bins[i] < 0) continue
+    const family = familyOfBin[bins[i]]
+    counts[family][(value[i] * 10 + 0.5) | 0]++
+    totals[family]++
+  }
+  return counts.map((c, index) => ({ low: 0, step: 0.1, counts: c, total: totals[index] }))
 }

@@ -42,7 +42,7 @@ export const whitesOf = (planes: Planes): Spot[] => spotsWhere(planes, i => plan
 
 /** Connected areas of the highest chroma, largest first. */
 export function vividOf(planes: Planes): Spot[] {
-  const strongest = percentile(distributionOf(planes.chroma, planes.mask, 0, 0.4, 4000), 0.995)
+  const strongest = percentile(planes.chromas, 0.995)
   const bound = Math.max(VIVID_LEAST, VIVID_SHARE * strongest)
   return spotsWhere(planes, i => planes.chroma[i] >= bound)
 }
@@ -64,7 +64,10 @@ function maskOf(parts: readonly Spans[], size: number): Uint8Array {
   return mask
 }
 
-const both = (p: Uint8Array, q: Uint8Array): Uint8Array => p.map((v, i) => v & q[i])
+function both(p: Uint8Array, q: Uint8Array): Uint8Array {
+  for (let i = 0; i < p.length; i++) p[i] &= q[i]
+  return p
+}
 
 /** P95 − P5 of value over a mask; null when it holds no pixel. */
 export function contrastOver(planes: Planes, mask: Uint8Array): number | null {

@@ -1,7 +1,7 @@
 /** Colour families, scheme, proportion, saturation and palette (measures §6). */
 import { NEUTRAL_CHROMA } from '../colour/oklab'
 import { round3 } from '../numeric/round'
-import { distributionOf, percentile, shareBelow } from '../picture/distribution'
+import { percentile, shareBelow } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import type { WheelName } from '../wheel/steps'
@@ -43,7 +43,7 @@ function schemeSection(name: SchemeName, fit: Fit | null): SchemeSection {
 
 export function measureHarmony(raster: Raster, planes: Planes, wheel: WheelName, hues: HueHistogram = hueHistogram(raster, planes, wheel)): Measured<HarmonySection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const chroma = distributionOf(planes.chroma, planes.mask, 0, 0.4, 8000)
+  const chroma = planes.chromas
   const neutrals = 1 - hues.colouredPixels / planes.count
   const ranking = hues.colouredPixels > 0 ? rankSchemes(hues.weight) : []
   const { name, fit } = nameScheme(ranking, neutrals)

@@ -24,12 +24,12 @@ const ROUNDS = 16
 
 interface Cell { L: number, a: number, b: number, n: number }
 
-/** Mean OKLab and count of each used cell of a 32-step RGB cube. */
+/** Mean OKLab and count of each used cell of a 16-step RGB cube. */
 function cellsOf({ data }: Raster, { mask, lightness, a, b }: Planes): Cell[] {
-  const sums = new Float64Array(32768 * 4)
+  const sums = new Float64Array(4096 * 4)
   for (let i = 0, p = 0; i < mask.length; i++, p += 4) {
     if (!mask[i]) continue
-    const at = (((data[p] >> 3) << 10) | ((data[p + 1] >> 3) << 5) | (data[p + 2] >> 3)) * 4
+    const at = (((data[p] >> 4) << 8) | ((data[p + 1] >> 4) << 4) | (data[p + 2] >> 4)) * 4
     sums[at] += lightness[i]
     sums[at + 1] += a[i]
     sums[at + 2] += b[i]

@@ -1,7 +1,7 @@
 /** Warm and cool: absolute, by lights and darks, and relative to the scene (measures §5). */
 import { NEITHER_BELOW } from '../colour/temperature'
 import { round1, round3 } from '../numeric/round'
-import { percentile, valueDistribution } from '../picture/distribution'
+import { percentile } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { notMeasurable, type Measured, type TemperatureSection } from './report'
 
@@ -22,41 +22,48 @@ export function temperaturePlane(planes: Planes): Float32Array {
   return plane
 }
 
-/** Mean of a plane over measured pixels whose value lies within bounds; null when there is none. */
-function meanWhere(plane: Float32Array, { value, mask }: Planes, low: number, high: number): number {
-  let sum = 0, n = 0
-  for (let i = 0; i < plane.length; i++) {
-    if (!mask[i] || value[i] < low || value[i] > high) continue
-    sum += plane[i]
-    n++
-  }
-  return n === 0 ? 0 : sum / n
+/** Mean temperature of the whole picture: what relative temperature is measured against. */
+export function sceneTemperature({ mask, count }: Planes, plane: Float32Array): number {
+  let sum = 0
+  for (let i = 0; i < plane.length; i++) if (mask[i]) sum += plane[i]
+  return count === 0 ? 0 : sum / count
 }
 
-/** Mean temperature of the whole picture: what relative temperature is measured against. */
-export const sceneTemperature = (planes: Planes, plane: Float32Array): number => meanWhere(plane, planes, -1, 101)
-
-export function measureTemperature(planes: Planes, plane: Float32Array = temperaturePlane(planes)): Measured<TemperatureSection> {
+export function measureTemperature(planes: Planes): Measured<TemperatureSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  let warm = 0, cool = 0
-  for (let i = 0; i < plane.length; i++) {
-    if (!planes.mask[i]) continue
-    if (plane[i] >= NEITHER_BELOW) warm++
-    else if (plane[i] <= -NEITHER_BELOW) cool++
-  }
-  const d = valueDistribution(planes.value, planes.mask)
+  const { a, b, value, mask, values, count } = planes
   // The distribution is rounded to 0.01 L*: half of that keeps the boundary pixels in.
   const slack = 0.006
-  const darks = meanWhere(plane, planes, -1, percentile(d, 1 / 3) + slack)
-  const lights = meanWhere(plane, planes, percentile(d, 2 / 3) - slack, 101)
+  const dark = percentile(values, 1 / 3) + slack, light = percentile(values, 2 / 3) - slack, darkest = percentile(values, 0.1) + slack
+  let warm = 0, cool = 0, all = 0, darkSum = 0, darks = 0, lightSum = 0, lights = 0, deepSum = 0, deep = 0
+  for (let i = 0; i < value.length; i++) {
+    if (!mask[i]) continue
+    const full = SCALE * COS45 * (a[i] + b[i]), v = value[i]
+    const t = full > 100 ? 100 : full < -100 ? -100 : full
+    all += t
+    if (t >= NEITHER_BELOW) warm++
+    else if (t <= -NEITHER_BELOW) cool++
+    if (v >= light) {
+      lightSum += t
+      lights++
+    }
+    if (v <= dark) {
+      darkSum += t
+      darks++
+      if (v <= darkest) {
+        deepSum += t
+        deep++
+      }
+    }
+  }
   return {
-    mean: round1(sceneTemperature(planes, plane)),
-    warm: round3(warm / planes.count),
-    cool: round3(cool / planes.count),
-    neither: round3(1 - (warm + cool) / planes.count),
-    lights: round1(lights),
-    darks: round1(darks),
-    lightMinusDark: round1(lights - darks),
-    darkest: round1(meanWhere(plane, planes, -1, percentile(d, 0.1) + slack))
+    mean: round1(all / count),
+    warm: round3(warm / count),
+    cool: round3(cool / count),
+    neither: round3(1 - (warm + cool) / count),
+    lights: round1(lightSum / lights),
+    darks: round1(darkSum / darks),
+    lightMinusDark: round1(lightSum / lights - darkSum / darks),
+    darkest: round1(deepSum / deep)
   }
 }

@@ -1,7 +1,7 @@
 /** Value range, key, thirds, natural groups, near-black and near-white (measures §3). */
 import { naturalBreaks } from '../numeric/breaks'
 import { round1, round3 } from '../numeric/round'
-import { coarsen, percentile, shareBelow, valueDistribution, type Distribution } from '../picture/distribution'
+import { coarsen, percentile, shareBelow, type Distribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { notMeasurable, type Key, type Measured, type RangeVerdict, type ValueSection } from './report'
 
@@ -62,7 +62,7 @@ export function nearBlackMask({ value, chroma, mask }: Planes): Uint8Array {
 
 export function measureValue(planes: Planes): Measured<ValueSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const d = valueDistribution(planes.value, planes.mask)
+  const d = planes.values
   const darkest = percentile(d, 0.01), lightest = percentile(d, 0.99), median = percentile(d, 0.5)
   const dark = shareBelow(d, 33.3), notLight = shareBelow(d, 66.71)
   const groups = valueGroups(d)

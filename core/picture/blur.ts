@@ -27,6 +27,16 @@ export function blurPlane(plane: Float32Array, width: number, height: number, si
   }
 }
 
+/** One box with the spread of a Gaussian of `sigma`, in place: for local means, where smoothness does not show. */
+export function boxPlane(plane: Float32Array, width: number, height: number, sigma: number, scratch: Float32Array): void {
+  const radius = Math.round((Math.sqrt(12 * sigma * sigma + 1) - 1) / 2)
+  const across = Math.min(radius, width - 1), down = Math.min(radius, height - 1)
+  if (across > 0) blurRows(plane, scratch, width, height, across)
+  else scratch.set(plane)
+  if (down > 0) blurColumns(scratch, plane, width, height, down)
+  else plane.set(scratch)
+}
+
 function blurRows(from: Float32Array, to: Float32Array, width: number, height: number, radius: number): void {
   const scale = 1 / (2 * radius + 1)
   for (let y = 0; y < height; y++) {

@@ -50,31 +50,36 @@ export function componentsOf(inside: Uint8Array, width: number, height: number, 
       labels[i] = label
     }
   }
-  return { labels, list: gather(labels, rootOf, width, height).slice(0, most) }
+  return { labels, list: gather(labels, rootOf, width, height, parent.length).slice(0, most) }
 }
 
-function gather(labels: Int32Array, rootOf: (label: number) => number, width: number, height: number): Component[] {
-  interface Sum { n: number, sx: number, sy: number, x0: number, x1: number, y0: number, y1: number, label: number }
-  const sums = new Map<number, Sum>()
+function gather(labels: Int32Array, rootOf: (label: number) => number, width: number, height: number, made: number): Component[] {
+  // Roots first, to indices from 1: the picture is then walked once, with a table look-up a pixel.
+  const index = new Int32Array(made)
+  let count = 0
+  for (let label = 1; label < made; label++) if (rootOf(label) === label) index[label] = ++count
+  for (let label = 1; label < made; label++) index[label] = index[rootOf(label)]
+  const n = new Int32Array(count + 1), sx = new Float64Array(count + 1), sy = new Float64Array(count + 1)
+  const x0 = new Int32Array(count + 1).fill(width), x1 = new Int32Array(count + 1), y0 = new Int32Array(count + 1).fill(height), y1 = new Int32Array(count + 1)
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i++) {
-      if (!labels[i]) continue
-      const label = labels[i] = rootOf(labels[i])
-      let sum = sums.get(label)
-      if (!sum) sums.set(label, sum = { n: 0, sx: 0, sy: 0, x0: x, x1: x, y0: y, y1: y, label })
-      sum.n++
-      sum.sx += x
-      sum.sy += y
-      if (x < sum.x0) sum.x0 = x
-      if (x > sum.x1) sum.x1 = x
-      sum.y1 = y
+      if (labels[i] === 0) continue
+      const c = index[labels[i]]
+      labels[i] = c
+      n[c]++
+      sx[c] += x
+      sy[c] += y
+      if (x < x0[c]) x0[c] = x
+      if (x > x1[c]) x1[c] = x
+      if (y < y0[c]) y0[c] = y
+      y1[c] = y
     }
   }
-  return [...sums.values()].sort((p, q) => q.n - p.n).map(s => ({
-    size: s.n,
-    x: (s.sx / s.n + 0.5) / width,
-    y: (s.sy / s.n + 0.5) / height,
-    bounds: { x: s.x0 / width, y: s.y0 / height, w: (s.x1 + 1 - s.x0) / width, h: (s.y1 + 1 - s.y0) / height },
-    label: s.label
+  return Array.from({ length: count }, (_, k) => k + 1).sort((p, q) => n[q] - n[p]).map(c => ({
+    size: n[c],
+    x: (sx[c] / n[c] + 0.5) / width,
+    y: (sy[c] / n[c] + 0.5) / height,
+    bounds: { x: x0[c] / width, y: y0[c] / height, w: (x1[c] + 1 - x0[c]) / width, h: (y1[c] + 1 - y0[c]) / height },
+    label: c
   }))
 }

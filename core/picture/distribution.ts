@@ -50,9 +50,6 @@ function valueAtRank({ low, step, counts }: Distribution, rank: number): number 
   return NaN
 }
 
-/** Median of a value plane over the measured pixels. */
-export const medianOf = (value: Float32Array, mask: Uint8Array): number => percentile(valueDistribution(value, mask), 0.5)
-
 /** Share of pixels with value under `limit`. */
 export function shareBelow({ low, step, counts, total }: Distribution, limit: number): number {
   const end = Math.min(counts.length, Math.round((limit - low) / step))

@@ -3,11 +3,8 @@
  * of the light falling on its footprint, partly covered source pixels counting by their cover.
  * Colour is weighted by alpha, so a clear pixel's hidden colour never leaks into an edge.
  */
-import { LINEAR_OF_BYTE, convertLinearToSrgb } from '../colour/srgb'
+import { encodeByte, LINEAR_OF_BYTE } from '../colour/srgb'
 import type { Raster } from './raster'
-
-/** Linear light → byte through 4096 steps with interpolation avoided: 16 bits index it exactly enough for 8. */
-const BYTE_OF_LINEAR = Uint8Array.from({ length: 65536 }, (_, i) => Math.round(convertLinearToSrgb(i / 65535) * 255))
 
 /** Size with the long edge at most `edge`; smaller pictures stay as they are. */
 export function fitWithin(width: number, height: number, edge: number): { width: number, height: number } {
@@ -25,7 +22,9 @@ export interface SourcePixels {
 }
 
 /** Cover of the source along one axis: for each target cell its first source cell, its count, and the weights. */
-function coverOf(source: number, target: number): { first: Int32Array, count: Int32Array, weight: Float32Array, stride: number } {
+interface Cover { readonly first: Int32Array, readonly count: Int32Array, readonly weight: Float32Array, readonly stride: number }
+
+function coverOf(source: number, target: number): Cover {
   const ratio = source / target
   const stride = Math.ceil(ratio) + 1
   const first = new Int32Array(target), count = new Int32Array(target), weight = new Float32Array(target * stride)
@@ -60,40 +59,53 @@ export function reduceTo(source: SourcePixels, width: number, height: number): R
     return { width, height, data: out }
   }
   const across = coverOf(source.width, width), down = coverOf(source.height, height)
-  const sums = new Float32Array(width * 4)
+  // Columns first: whole source rows are added up in memory's order; only their sum is averaged across.
+  const sums = new Float32Array(source.width * 4)
   for (let y = 0; y < height; y++) {
     sums.fill(0)
-    for (let k = 0; k < down.count[y]; k++) {
-      addRow(source, down.first[y] + k, down.weight[y * down.stride + k], across, sums)
-    }
-    writeRow(sums, out, y * width * 4)
+    for (let k = 0; k < down.count[y]; k++) addRow(source, down.first[y] + k, down.weight[y * down.stride + k], sums)
+    writeRow(sums, across, out, y * width * 4)
   }
   return { width, height, data: out }
 }
 
-/** Adds one source row, weighted, into the target row's running sums of light × alpha and alpha. */
-function addRow({ width, channels, data }: SourcePixels, row: number, rowWeight: number, across: ReturnType<typeof coverOf>, sums: Float32Array): void {
-  const { first, count, weight, stride } = across
-  for (let x = 0; x < first.length; x++) {
-    let r = 0, g = 0, b = 0, a = 0
-    let s = (row * width + first[x]) * channels
-    for (let k = 0; k < count[x]; k++, s += channels) {
-      const w = channels === 4 ? weight[x * stride + k] * data[s + 3] : weight[x * stride + k] * 255
-      r += w * LINEAR_OF_BYTE[data[s]]
-      g += w * LINEAR_OF_BYTE[data[s + 1]]
-      b += w * LINEAR_OF_BYTE[data[s + 2]]
-      a += w
+/** Adds one source row, weighted, into the running sums of light × alpha and alpha (0–1). */
+function addRow({ width, channels, data }: SourcePixels, row: number, weight: number, sums: Float32Array): void {
+  let s = row * width * channels
+  const end = width * 4
+  if (channels === 3) {
+    for (let t = 0; t < end; t += 4, s += 3) {
+      sums[t] += weight * LINEAR_OF_BYTE[data[s]]
+      sums[t + 1] += weight * LINEAR_OF_BYTE[data[s + 1]]
+      sums[t + 2] += weight * LINEAR_OF_BYTE[data[s + 2]]
+      sums[t + 3] += weight
     }
-    const t = x * 4
-    sums[t] += rowWeight * r; sums[t + 1] += rowWeight * g; sums[t + 2] += rowWeight * b; sums[t + 3] += rowWeight * a
+    return
+  }
+  for (let t = 0; t < end; t += 4, s += 4) {
+    const w = (weight * data[s + 3]) / 255
+    sums[t] += w * LINEAR_OF_BYTE[data[s]]
+    sums[t + 1] += w * LINEAR_OF_BYTE[data[s + 1]]
+    sums[t + 2] += w * LINEAR_OF_BYTE[data[s + 2]]
+    sums[t + 3] += w
   }
 }
 
-function writeRow(sums: Float32Array, out: Uint8ClampedArray, offset: number): void {
-  for (let t = 0; t < sums.length; t += 4) {
-    const alpha = sums[t + 3]
+function writeRow(sums: Float32Array, { first, count, weight, stride }: Cover, out: Uint8ClampedArray, offset: number): void {
+  for (let x = 0; x < first.length; x++) {
+    let r = 0, g = 0, b = 0, alpha = 0
+    for (let k = 0, t = first[x] * 4; k < count[x]; k++, t += 4) {
+      const w = weight[x * stride + k]
+      r += w * sums[t]
+      g += w * sums[t + 1]
+      b += w * sums[t + 2]
+      alpha += w * sums[t + 3]
+    }
     if (alpha <= 0) continue
-    for (let c = 0; c < 3; c++) out[offset + t + c] = BYTE_OF_LINEAR[Math.min(65535, Math.round((sums[t + c] / alpha) * 65535))]
-    out[offset + t + 3] = Math.round(alpha)
+    const to = offset + x * 4
+    out[to] = encodeByte(r / alpha)
+    out[to + 1] = encodeByte(g / alpha)
+    out[to + 2] = encodeByte(b / alpha)
+    out[to + 3] = Math.round(alpha * 255)
   }
 }

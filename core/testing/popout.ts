@@ -5,7 +5,7 @@
  */
 import { convertOklabToLinear, oklabOf } from '../colour/oklab'
 import { fitToGamut, inGamut } from '../colour/gamut'
-import { convertLinearToByte, type Rgb } from '../colour/srgb'
+import { encodeByte, type Rgb } from '../colour/srgb'
 import { gaussian, type Random } from '../numeric/random'
 import { createRaster, type Raster } from '../picture/raster'
 
@@ -54,7 +54,7 @@ export function popOut(kind: OddKind, random: Random): Display {
   const raster = createRaster(width, height)
   const groundLinear = fitToGamut([ground, 0, 0])
   const linear = new Float32Array(width * height * 3)
-  for (let i = 0; i < width * height; i++) linear.set(groundLinear, i * 3)
+  for (let i = 0; i < linear.length; i++) linear[i] = groundLinear[i % 3]
   const oddCell = Math.floor(random() * columns * rows)
   let place = { x: 0, y: 0 }
   for (let k = 0; k < columns * rows; k++) {
@@ -66,7 +66,7 @@ export function popOut(kind: OddKind, random: Random): Display {
     stamp(linear, width, height, x, y, radius, element, shape)
   }
   for (let i = 0; i < width * height; i++) {
-    for (let c = 0; c < 3; c++) raster.data[i * 4 + c] = convertLinearToByte(linear[i * 3 + c])
+    for (let c = 0; c < 3; c++) raster.data[i * 4 + c] = encodeByte(linear[i * 3 + c])
     raster.data[i * 4 + 3] = 255
   }
   return { raster, x: place.x / width, y: place.y / height, radius: (cell / 2) / width, about: `${kind} ${width}×${height} ${columns * rows} ${shape.name} common ${JSON.stringify(common)} odd ${JSON.stringify(odd)} ground ${ground}` }

@@ -2,7 +2,7 @@
 import { blurPlane } from '../../picture/blur'
 import { createPlane, enlargePlane, type Plane } from '../../picture/plane'
 import type { Planes } from '../../picture/planes'
-import { CHANNELS, combine, conspicuityOf, type Channel, type ChannelPlanes } from './conspicuity'
+import { combine, conspicuityOf, type ChannelPlanes } from './conspicuity'
 import { featuresOf } from './features'
 import { itemsOf, type Items } from './items'
 import { uniquenessOf, type Uniqueness } from './uniqueness'
@@ -10,7 +10,7 @@ import { uniquenessOf, type Uniqueness } from './uniqueness'
 export interface Attention {
   /** 0–1 at the attention raster's size; all zero for a picture without contrast. */
   readonly map: Plane
-  /** Contrast of each channel, at the map's size. */
+  /** Contrast of each channel, at about half the map's size. */
   readonly channels: ChannelPlanes
   readonly items: Items
   readonly uniqueness: Uniqueness
@@ -31,8 +31,7 @@ export function attentionOf(planes: Planes): Attention {
   const items = itemsOf(features)
   const uniqueness = uniquenessOf(items.list)
   if (uniqueness.alike > 0) favourOdd(map, items, uniqueness)
-  const channels = Object.fromEntries(CHANNELS.map(name => [name, enlargePlane(conspicuity[name], width, height)])) as unknown as Record<Channel, Plane>
-  return { map, channels, items, uniqueness }
+  return { map, channels: conspicuity, items, uniqueness }
 }
 
 /** Cover at the conspicuity's size: sampled, since it is only a mask there. */

@@ -9,7 +9,7 @@ import type { Planes } from '../../picture/planes'
 import { fitWithin } from '../../picture/resample'
 
 /** Long edge of the attention raster. */
-export const ATTENTION_EDGE = 384
+export const ATTENTION_EDGE = 256
 
 export interface Features {
   readonly width: number

@@ -88,17 +88,19 @@ export function itemsOf(f: Features): Items {
 
 /** Each item's own colour from its inner part, where no ground is mixed in, and its direction from all of it. */
 function describe(f: Features, labels: Int32Array, contrast: Float32Array, found: { label: number, x: number, y: number, size: number }[]): Item[] {
-  const index = new Map(found.map((c, i) => [c.label, i]))
+  const index = new Int32Array(found.reduce((most, c) => Math.max(most, c.label), 0) + 1).fill(-1)
+  found.forEach((c, i) => { index[c.label] = i })
+  const itemAt = (i: number): number => (labels[i] > 0 && labels[i] < index.length ? index[labels[i]] : -1)
   const top = new Float32Array(found.length)
   for (let i = 0; i < labels.length; i++) {
-    const at = labels[i] ? index.get(labels[i]) : undefined
-    if (at !== undefined && contrast[i] > top[at]) top[at] = contrast[i]
+    const at = itemAt(i)
+    if (at >= 0 && contrast[i] > top[at]) top[at] = contrast[i]
   }
   const sums = new Float64Array(found.length * 7)
   const moments = new Float64Array(found.length * 4)
   for (let i = 0; i < labels.length; i++) {
-    const at = labels[i] ? index.get(labels[i]) : undefined
-    if (at === undefined) continue
+    const at = itemAt(i)
+    if (at < 0) continue
     const s = at * 7, m = at * 4
     const dx = (i % f.width) - found[at].x, dy = Math.floor(i / f.width) - found[at].y
     moments[m] += dx * dx - dy * dy

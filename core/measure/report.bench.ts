@@ -1,0 +1,111 @@
+/** Speed as ratios within one run, on one core: see docs/performance.md. Run with `npm run bench`. */
+import { writeFileSync } from 'node:fs'
+import { converter } from 'culori'
+import sharp from 'sharp'
+import { renderLens, type LensRequest } from '../lens/lens'
+import { seededRandom } from '../numeric/random'
+import { fillOklab, fillValue, planesOf } from '../picture/planes'
+import type { Raster } from '../picture/raster'
+import { fitWithin, reduceTo } from '../picture/resample'
+import { attentionOf } from './attention/attention'
+import { edgeMaps } from './edges'
+import { measurePicture } from './picture'
+import { measureSeparation } from './separation'
+
+sharp.concurrency(1)
+sharp.cache(false)
+
+/** A 12-megapixel JPEG of soft forms, patches and grain. */
+async function photograph(width: number, height: number): Promise<Buffer> {
+  const random = seededRandom(12)
+  const small = Buffer.alloc(80 * 60 * 3).map(() => Math.floor(255 * random()))
+  const soft = await sharp(small, { raw: { width: 80, height: 60, channels: 3 } }).resize(width, height, { kernel: 'cubic' }).raw().toBuffer()
+  for (let i = 0; i < soft.length; i++) soft[i] = Math.min(255, Math.max(0, soft[i] + 14 * (random() - 0.5)))
+  return sharp(soft, { raw: { width, height, channels: 3 } }).jpeg({ quality: 90 }).toBuffer()
+}
+
+const jpeg = await photograph(4000, 3000)
+const decoded = await sharp(jpeg).raw().toBuffer({ resolveWithObject: true })
+const size = fitWithin(4000, 3000, 1024)
+const raster: Raster = reduceTo({ width: 4000, height: 3000, channels: 3, data: decoded.data }, size.width, size.height)
+const rgb = Buffer.from(raster.data.filter((_, i) => i % 4 !== 3))
+const planes = planesOf(raster)
+const count = raster.width * raster.height
+const value = new Float32Array(count), l = new Float32Array(count), a = new Float32Array(count), b = new Float32Array(count)
+const out = new Uint8ClampedArray(raster.data.length)
+const culoriOklab = converter('oklab')
+
+const times = new Map<string, number>()
+
+/**
+ * Median time of `iterations` runs after fifteen to warm up, as in the server's long-lived worker: the
+ * first report of a process takes about three times as long, until every loop is compiled.
+ */
+const WARM_UP = 15
+
+async function timed(name: string, work: () => unknown, iterations: number): Promise<void> {
+  const list: number[] = []
+  for (let i = -WARM_UP; i < iterations; i++) {
+    const start = performance.now()
+    await work()
+    if (i >= 0) list.push(performance.now() - start)
+  }
+  times.set(name, list.sort((p, q) => p - q)[list.length >> 1])
+}
+
+const LENSES: readonly LensRequest[] = [
+  { name: 'grey' }, { name: 'grey', grey: 'hsl' }, { name: 'groups', count: 4 }, { name: 'two-values' }, { name: 'mirrored' }, { name: 'temperature' },
+  { name: 'relative-temperature' }, { name: 'near-black' }, { name: 'near-white' }
+]
+
+await timed('sharp: decode and downsize the 12-megapixel JPEG', () => sharp(jpeg).resize(1024).raw().toBuffer(), 10)
+await timed('our reduction of the decoded 12 megapixels', () => reduceTo({ width: 4000, height: 3000, channels: 3, data: decoded.data }, size.width, size.height), 5)
+await timed('the whole report', () => measurePicture(raster, { format: 'jpeg', width: 4000, height: 3000 }, { wheel: 'painter' }), 10)
+await timed('L* and OKLab planes', () => {
+  fillValue(raster.data, value)
+  fillOklab(raster.data, l, a, b)
+}, 20)
+await timed('libvips: CIELAB of the same raster', () => sharp(rgb, { raw: { width: raster.width, height: raster.height, channels: 3 } }).toColourspace('lab').raw({ depth: 'float' }).toBuffer(), 20)
+await timed('culori: its converter per pixel', () => {
+  for (let i = 0; i < count; i++) culoriOklab({ mode: 'rgb', r: rgb[i * 3] / 255, g: rgb[i * 3 + 1] / 255, b: rgb[i * 3 + 2] / 255 })
+}, 4)
+for (const request of LENSES) await timed(`lens: ${request.name}${'grey' in request ? ` ${request.grey}` : ''}`, () => renderLens(request, raster, planes, out), 12)
+await timed('map: attention', () => attentionOf(planes), 12)
+await timed('map: sharpness', () => edgeMaps(planes), 12)
+await timed('area reading while dragging', () => measureSeparation('area', { kind: 'rectangle', x: 0.3, y: 0.3, w: 0.3, h: 0.35 }, planes, raster), 30)
+
+const ms = (name: string): number => times.get(name)!
+const rows = [...times.keys()].map(name => `| ${name} | ${ms(name).toFixed(1)} |`)
+const lenses = Math.max(...[...times.keys()].filter(n => n.startsWith('lens')).map(ms))
+const kernels = ms('L* and OKLab planes')
+const figures: [string, string, string][] = [
+  ['whole report ÷ sharp\'s decode and downsize', (ms('the whole report') / ms('sharp: decode and downsize the 12-megapixel JPEG')).toFixed(2), '≤ 3'],
+  ['our L* and OKLab ÷ libvips\' CIELAB', (kernels / ms('libvips: CIELAB of the same raster')).toFixed(2), '≤ 1'],
+  ['culori per pixel ÷ our L* and OKLab', (ms('culori: its converter per pixel') / kernels).toFixed(1), '≥ 12'],
+  ['slowest pointwise lens, ms', lenses.toFixed(1), '≤ 16.7'],
+  ['attention map, ms', ms('map: attention').toFixed(0), '≤ 200'],
+  ['sharpness map, ms', ms('map: sharpness').toFixed(0), '≤ 200'],
+  ['area reading, ms', ms('area reading while dragging').toFixed(2), '≤ 8']
+]
+writeFileSync('docs/performance.md', `# Performance
+
+Written by \`npm run bench\`: medians on a 1024 × 768 raster, one core of a 2-core virtual machine with
+24 GiB, Node 20. Compare ratios only; the machine is shared and its milliseconds move.
+
+| figure | measured | wanted |
+|---|---|---|
+${figures.map(([what, got, want]) => `| ${what} | ${got} | ${want} |`).join('\n')}
+
+| medians | ms |
+|---|---|
+${rows.join('\n')}
+
+Medians after fifteen runs to warm up, as in the server's long-lived worker thread; the first report of
+a fresh process (the command line) takes about three times as long, until every loop is compiled.
+Reducing decoded pixels to the raster averages light, which sharp's own downsizing does not.
+
+Memory: one report of a 40-megapixel JPEG peaks under 600 MB of process memory, held by
+\`cli/memory.test.ts\` in a process of its own.
+`)
+
+for (const [what, got, want] of figures) console.log(`${what.padEnd(48)} ${got.padStart(8)}   ${want}`)
