@@ -31,6 +31,9 @@ const rectangle = (x: number, y: number, w: number, h: number): Area => ({ kind:
 export const FERRY: Area = { kind: 'polygon', points: [[0.26, 0.575], [0.365, 0.57], [0.37, 0.46], [0.405, 0.40], [0.55, 0.41], [0.595, 0.46], [0.6, 0.57], [0.7, 0.57], [0.665, 0.685], [0.31, 0.69]] }
 const HEAD: Area = { kind: 'polygon', points: [[0.34, 0.45], [0.36, 0.32], [0.5, 0.275], [0.64, 0.33], [0.66, 0.46], [0.63, 0.6], [0.5, 0.685], [0.38, 0.6]] }
 
+/** The sailing boat, which the regatta is about. */
+export const REGATTA_FOCUS = rectangle(0.22, 0.34, 0.3, 0.42)
+
 /** Centres of the lit and shadow sides of the five pots (see the scene). */
 const POTS = ['clay', 'cream', 'green', 'ochre', 'blue'].map((name, i) => {
   const x = (140 + i * 268) / 1360
@@ -76,7 +79,7 @@ export const PIECES: readonly DemoPiece[] = [
   {
     key: 'regatta', scene: regatta, learner: 'bram', daysAgo: 0.9,
     words: { title: 'Regatta, north wall', stage: 'in-progress', medium: 'gouache', question: 'People look at the wall first. Why?', about: 'The sailing boat', plannedScheme: null },
-    faults: [{ kind: 'stray-focus', intended: rectangle(0.22, 0.34, 0.3, 0.42), stray: { x: 0.9, y: 0.18 } }]
+    faults: [{ kind: 'stray-focus', intended: REGATTA_FOCUS, stray: { x: 0.9, y: 0.18 } }]
   },
   {
     key: 'pots', scene: fivePots, learner: 'joss', daysAgo: 0.6,

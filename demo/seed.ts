@@ -4,6 +4,7 @@
  * released, the exercise is handed in and checked.
  */
 import type { Account } from '../shared/account'
+import { FOCUS_NAME } from '../shared/critique'
 import { insertAccount } from '../server/db/accounts'
 import { insertClass, insertEnrolment } from '../server/db/classes'
 import { db } from '../server/db/pool'
@@ -12,7 +13,7 @@ import { addArea, addCorrection, assignExercise, releaseCritique, writeVerdict }
 import { handIn } from '../server/services/handing-in'
 import { measuringDone } from '../server/services/measuring'
 import { hashPassword } from '../server/services/passwords'
-import { FERRY, pieceNamed, PIECES, type DemoPiece } from './manifest'
+import { FERRY, pieceNamed, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
 import { renderPiece } from './render'
 
@@ -41,6 +42,7 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   for (const piece of PIECES) if (piece.key !== 'buoys') ids.set(piece.key, await bring(piece))
   await measuringDone()
   await markFerry(instructor, ids.get('ferry')!)
+  await addArea(instructor, ids.get('regatta')!, FOCUS_NAME, REGATTA_FOCUS)
   await releaseSteps(instructor, ids.get('steps')!, now)
   const [assignment] = await listAssignments(learners.get('ada')!)
   await bring(pieceNamed('buoys'), assignment.id)

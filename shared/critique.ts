@@ -40,6 +40,9 @@ export type CorrectionInput = z.infer<typeof correctionInputSchema>
 export const correctionSchema = correctionInputSchema.extend({ id: z.int(), order: z.int().positive() })
 export type Correction = z.infer<typeof correctionSchema>
 
+/** The area of this name is the intended focus. */
+export const FOCUS_NAME = 'the focus'
+
 export const areaInputSchema = z.object({ name: z.string().trim().min(1, 'The area needs a name.').max(60), area: areaSchema })
 export const namedAreaSchema = areaInputSchema.extend({ id: z.int() })
 export type MarkedArea = z.infer<typeof namedAreaSchema>

@@ -10,6 +10,11 @@ export interface StationPlan { readonly station: Station, readonly name: string,
 
 const PLAIN: LensChoice = { label: 'plain', request: { name: 'plain' } }
 
+const GREY: LensChoice = { label: 'grey, L*', request: { name: 'grey' } }
+const SQUINT: LensChoice = { label: 'squint', request: { name: 'squint' } }
+
+const familiesLens = (report: Report | null): LensChoice[] => (report ? [{ label: 'families', request: { name: 'families', wheel: report.wheel } }] : [])
+
 function offSchemeLens(report: Report | null): LensChoice[] {
   if (!report || !isMeasured(report.harmony) || !isMeasured(report.harmony.ranking)) return []
   const { scheme, ranking } = report.harmony
@@ -24,14 +29,24 @@ export const STATION_PLANS: readonly StationPlan[] = [
     name: 'Values',
     lenses: report => [
       PLAIN,
-      { label: 'grey, L*', request: { name: 'grey' } },
+      GREY,
       { label: report && isMeasured(report.value) && isMeasured(report.value.groups) ? `${report.value.groups.length} values` : 'values', request: { name: 'groups', count: null } },
       { label: '2 values', request: { name: 'two-values' } },
-      { label: 'squint', request: { name: 'squint' } },
-      { label: 'flat black', request: { name: 'near-black' } }
+      SQUINT,
+      { label: 'flat black', request: { name: 'near-black' } },
+      { label: 'luma', request: { name: 'grey', grey: 'luma' } },
+      { label: 'HSL', request: { name: 'grey', grey: 'hsl' } },
+      { label: 'HSV', request: { name: 'grey', grey: 'hsv' } }
     ]
   },
-  { station: 'harmony', name: 'Harmony', lenses: report => [PLAIN, ...offSchemeLens(report), { label: 'grey, L*', request: { name: 'grey' } }, { label: 'squint', request: { name: 'squint' } }] },
+  { station: 'focus', name: 'Focus', lenses: () => [PLAIN, { label: 'attention', request: { name: 'attention' } }, GREY, SQUINT, { label: 'whites', request: { name: 'near-white' } }] },
+  {
+    station: 'temperature',
+    name: 'Temperature',
+    lenses: () => [PLAIN, { label: 'warm, cool', request: { name: 'temperature' } }, { label: 'against scene', request: { name: 'relative-temperature' } }, GREY]
+  },
+  { station: 'harmony', name: 'Harmony', lenses: report => [PLAIN, ...offSchemeLens(report), ...familiesLens(report), GREY, SQUINT] },
+  { station: 'edges', name: 'Edges', lenses: () => [PLAIN, { label: 'sharpness', request: { name: 'edges' } }, { label: 'mirrored', request: { name: 'mirrored' } }, GREY] },
   { station: 'verdict', name: 'Verdict', lenses: () => [PLAIN] }
 ]
 

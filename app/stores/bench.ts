@@ -1,12 +1,13 @@
 /** The bench's shared state: the piece, its critique, where the instructor is and what is shown. */
 import { z } from 'zod'
 import { createdSchema, submissionSchema, type Submission } from '~~/shared/submission'
-import { critiqueSchema, revisionSchema, type Correction, type CorrectionInput, type Critique } from '~~/shared/critique'
+import { critiqueSchema, FOCUS_NAME, revisionSchema, type Correction, type CorrectionInput, type Critique } from '~~/shared/critique'
 import { DEFAULT_STANDARDS } from '~~/core/critique/standards'
 import { readingsOf, type DeclaredFit } from '~~/core/critique/readings'
 import { STATION_LETTER, type Reading, type Station } from '~~/core/critique/reading'
 import type { LensRequest } from '~~/core/lens/lens'
 import type { Area } from '~~/core/picture/area'
+import type { FocusedSections } from '~/workers/protocol'
 
 export type Saving = 'saved' | 'saving' | 'unsaved'
 
@@ -24,12 +25,18 @@ export const useBenchStore = defineStore('bench', () => {
   const drawing = ref(false)
   const draft = shallowRef<CorrectionInput | null>(null)
   const declared = ref<DeclaredFit | null>(null)
+  /** Sections of the report measured again with the intended focus. */
+  const focused = shallowRef<FocusedSections | null>(null)
+  /** Numbered places that the reading on show points at. */
+  const points = shallowRef<Reading['points']>(undefined)
   const saving = ref<Saving>('saved')
   const problem = ref('')
 
   const report = computed(() => (submission.value?.measurement.state === 'done' ? submission.value.measurement.report : null))
   const released = computed(() => critique.value?.state === 'released')
-  const readings = computed<Reading[]>(() => (report.value ? readingsOf(report.value, { standards: DEFAULT_STANDARDS, declared: declared.value }) : []))
+  const readings = computed<Reading[]>(() => (report.value ? readingsOf({ ...report.value, ...focused.value }, { standards: DEFAULT_STANDARDS, declared: declared.value }) : []))
+  /** The area the piece is about, by its name. */
+  const focusArea = computed(() => critique.value?.areas.find(a => a.name === FOCUS_NAME) ?? null)
   const shownLens = computed<LensRequest>(() => (comparing.value ? { name: 'plain' } : lens.value))
 
   const path = (rest: string): string => `/submissions/${submission.value!.id}${rest}`
@@ -38,7 +45,8 @@ export const useBenchStore = defineStore('bench', () => {
     problem.value = ''
     submission.value = await api(submissionSchema, `/submissions/${id}`)
     critique.value = await api(critiqueSchema, path('/critique'))
-    declared.value = null
+    declared.value = focused.value = null
+    points.value = undefined
     lens.value = { name: 'plain' }
     sketch.value = draft.value = null
     drawing.value = false
@@ -79,7 +87,7 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   return {
-    submission, critique, station, lens, comparing, sketch, drawing, draft, declared, saving, problem, report, released, readings, shownLens,
+    submission, critique, station, lens, comparing, sketch, drawing, draft, declared, focused, points, focusArea, saving, problem, report, released, readings, shownLens,
     open, refreshSubmission, addArea, removeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, assign, writeVerdict, release, measureAgain
   }
 })

@@ -4,6 +4,8 @@ import { formatHex } from '~~/core/colour/srgb'
 import { temperatureOf } from '~~/core/colour/temperature'
 import { renderLens, type LensRequest } from '~~/core/lens/lens'
 import { fitTo } from '~~/core/measure/declared'
+import { measureEdges } from '~~/core/measure/edges'
+import { measureFocus } from '~~/core/measure/focus'
 import { hueHistogram, type HueHistogram } from '~~/core/measure/hues'
 import { meanOf, measureSeparation, RING_SHARE } from '~~/core/measure/separation'
 import { ringOf } from '~~/core/picture/area'
@@ -74,6 +76,11 @@ const worker: PictureWorker = {
 
   async separation(name, area) {
     return measureSeparation(name, area, picture().planes, picture().raster)
+  },
+
+  async focused(area) {
+    const { planes } = picture()
+    return { focus: measureFocus(planes, area), edges: measureEdges(planes, area) }
   },
 
   async declared(scheme, wheel) {

@@ -7,9 +7,9 @@ export async function insertMeasurement(db: Db, submissionId: number, wheel: Whe
   await db.execute('INSERT INTO measurements (submission_id, wheel) VALUES (?, ?)', [submissionId, wheel])
 }
 
-/** Puts back what a crash or a stop left half done. @returns how many. */
-export async function requeueInterrupted(db: Db): Promise<number> {
-  const [result] = await db.execute<Changed>('UPDATE measurements SET state = \'queued\' WHERE state = \'measuring\'')
+/** Puts back what a crash or a stop left half done, and what was measured by other definitions. @returns how many. */
+export async function requeueUnfinished(db: Db, version: number): Promise<number> {
+  const [result] = await db.execute<Changed>('UPDATE measurements SET state = \'queued\' WHERE state = \'measuring\' OR (state = \'done\' AND report_version <> ?)', [version])
   return result.affectedRows
 }
 

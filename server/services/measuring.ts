@@ -3,7 +3,8 @@
  * row says `measuring` only while this process works on it, so at start whatever says so was
  * interrupted and is queued again.
  */
-import { claimMeasurement, requeueInterrupted, requeueMeasurement, storeMeasurementFailure, storeReport, type MeasurementJob } from '../db/measurements'
+import { REPORT_VERSION } from '../../core/measure/report'
+import { claimMeasurement, requeueUnfinished, requeueMeasurement, storeMeasurementFailure, storeReport, type MeasurementJob } from '../db/measurements'
 import { findPictureBytes } from '../db/pictures'
 import { db, transaction } from '../db/pool'
 import { measureStored } from '../work/pool'
@@ -30,7 +31,7 @@ export async function measuringDone(): Promise<void> {
 /** Called once at start. */
 export async function resumeMeasuring(): Promise<void> {
   stopped = false
-  await requeueInterrupted(db())
+  await requeueUnfinished(db(), REPORT_VERSION)
   wakeMeasuring()
 }
 

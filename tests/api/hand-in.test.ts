@@ -4,6 +4,7 @@ import { deflateSync } from 'node:zlib'
 import type { Connection, RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { REPORT_VERSION } from '../../core/measure/report'
 import { reportSchema } from '../../shared/report'
 import { database, Person, picture } from './client'
 
@@ -53,8 +54,8 @@ describe('a hand-in', () => {
       expect([meta.exif, meta.xmp, meta.iptc, meta.icc]).toEqual([undefined, undefined, undefined, undefined])
     }
     const measurement = await ada.measured(id)
-    expect(reportSchema.parse(measurement.report)).toMatchObject({ version: 1, harmony: { scheme: { name: 'complementary' } } })
-    expect(await rowsOf('SELECT report_version, state FROM measurements WHERE submission_id = ?', [id])).toMatchObject([{ report_version: 1, state: 'done' }])
+    expect(reportSchema.parse(measurement.report)).toMatchObject({ version: REPORT_VERSION, harmony: { scheme: { name: 'complementary' } } })
+    expect(await rowsOf('SELECT report_version, state FROM measurements WHERE submission_id = ?', [id])).toMatchObject([{ report_version: REPORT_VERSION, state: 'done' }])
   })
 
   it('turns a picture upright by its EXIF orientation', async () => {

@@ -6,7 +6,10 @@ import { DEMO_PASSWORD } from '../../demo/people'
 const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] = [
   ['tamsin', '/desk', '.piece'],
   ['tamsin', '/bench/1/values', '[data-reading="value.separation"]'],
+  ['tamsin', '/bench/8/focus', '[data-reading="focus.intended"]'],
+  ['tamsin', '/bench/9/temperature', '[data-reading="temperature.light"]'],
   ['tamsin', '/bench/1/harmony', '.ranking'],
+  ['tamsin', '/bench/8/edges', '[data-reading="edges.lines"]'],
   ['tamsin', '/bench/1/verdict', '.corrections'],
   ['tamsin', '/exercises', 'li'],
   ['ada', '/work', '.piece'],
@@ -52,4 +55,14 @@ test('a lens shows within 300 ms of asking, and an area is read while the hand m
   })
   console.log(`lens shown after ${lens.toFixed(0)} ms`)
   expect(lens).toBeLessThan(300)
+})
+
+test('the focus station names what takes the eye, and shows the route on the picture', async ({ page }) => {
+  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.goto('/bench/8/focus')
+  const intended = page.locator('[data-reading="focus.intended"]')
+  await expect(intended).toContainText('the upper right')
+  await intended.getByRole('button', { name: 'show me' }).click()
+  await expect(page.locator('canvas[data-lens="attention"]')).toBeVisible()
+  await expect(page.locator('[data-reading="focus.contrast"]')).toContainText('another place as large has')
 })

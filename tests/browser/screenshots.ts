@@ -16,6 +16,10 @@ const SHOTS: readonly Shot[] = [
     await page.mouse.move(520, 420)
   } },
   { file: 'bench-harmony', who: 'tamsin', path: '/bench/6/harmony', ready: '.ranking' },
+  { file: 'bench-focus', who: 'tamsin', path: '/bench/8/focus', ready: '[data-reading="focus.intended"]', then: async (page) => {
+    await page.locator('[data-reading="focus.intended"]').getByRole('button', { name: 'show me' }).click()
+  } },
+  { file: 'bench-temperature', who: 'tamsin', path: '/bench/9/temperature', ready: '[data-reading="temperature.light"]', then: page => page.keyboard.press('2') },
   { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag' },
   { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
 ]

@@ -51,7 +51,7 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   await expect(tamsin.getByRole('heading', { level: 1 })).toContainText('wait')
   await tamsin.getByRole('link', { name: title }).click()
   const range = tamsin.locator('[data-reading="value.range"]')
-  // The figures are CIE 15: bytes 145 and 94 are L* 60.0 and 40.0.
+  // The figures are CIE 15: bytes 145 and 94 are L* 60.16 and 39.87.
   await expect(range).toContainText('The range is narrow: 20 steps')
   await range.getByRole('button', { name: 'show me' }).click()
   await expect(tamsin.locator('canvas[data-lens="grey"]')).toBeVisible()
@@ -77,10 +77,12 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
 
   await tamsin.reload()
   await expect(tamsin.getByRole('button', { name: 'V1' })).toBeVisible()
-  await tamsin.keyboard.press('.')
-  await expect(tamsin).toHaveURL(/\/harmony$/)
+  for (const station of ['focus', 'temperature', 'harmony']) {
+    await tamsin.keyboard.press('.')
+    await expect(tamsin).toHaveURL(new RegExp(`/${station}$`))
+  }
   await expect(tamsin.locator('[data-reading="harmony.scheme"]')).toContainText('no colour to speak of')
-  await tamsin.keyboard.press('.')
+  await tamsin.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Verdict' }).click()
   await tamsin.getByLabel('What works, first').fill('The big shapes are simple.')
   await tamsin.getByLabel('Verdict and the next step').fill('Decide what is darkest, and let it be dark.')
   await tamsin.getByLabel('Verdict and the next step').blur()
@@ -109,7 +111,7 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   const connection = await database()
   const rows = async (sql: string, value: string | number): Promise<RowDataPacket[]> => (await connection.execute<RowDataPacket[]>(sql, [value]))[0]
   const [piece] = await rows('SELECT s.id, s.question, m.report, k.state, k.works, k.revision FROM submissions s JOIN measurements m ON m.submission_id = s.id JOIN critiques k ON k.submission_id = s.id WHERE s.title = ?', title)
-  expect(piece).toMatchObject({ question: 'Why is it so flat?', state: 'released', works: 'The big shapes are simple.', report: { value: { darkest: 40, lightest: 60, range: 20, verdict: 'narrow' } } })
+  expect(piece).toMatchObject({ question: 'Why is it so flat?', state: 'released', works: 'The big shapes are simple.', report: { value: { darkest: 39.9, lightest: 60.2, range: 20.3, verdict: 'narrow' } } })
   expect(await rows('SELECT reading_id, todo, target FROM corrections WHERE submission_id = ?', piece!.id)).toMatchObject([{ reading_id: 'value.separation', todo: 'Lift the boat by ten steps', target: { measure: 'separation', atLeast: 15 } }])
   expect(await rows('SELECT name FROM areas WHERE submission_id = ?', piece!.id)).toMatchObject([{ name: 'the boat' }])
   const [answer] = await rows('SELECT m.checks, DATE_FORMAT(x.due_on, \'%Y-%m-%d\') due FROM assignments x JOIN submissions h ON h.assignment_id = x.id JOIN measurements m ON m.submission_id = h.id WHERE x.submission_id = ?', piece!.id)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FOCUS_NAME } from '~~/shared/critique'
 import { useBenchPicture } from '~/composables/usePicture'
 import { DEFAULT_STANDARDS } from '~~/core/critique/standards'
 import { separationReading } from '~~/core/critique/readings'
@@ -40,7 +41,7 @@ watch([() => bench.critique?.areas, ready], async ([areas]) => {
 const readingOf = (what: string, separation: Measured<Separation> | null | undefined) =>
   (separation && isMeasured(separation) ? separationReading(what, separation, DEFAULT_STANDARDS) : null)
 const liveReading = computed(() => readingOf(name.value.trim() || 'this area', live.value))
-const areas = computed(() => (bench.critique?.areas ?? []).map(a => ({ ...a, reading: readingOf(a.name, kept.value.get(a.id)) })))
+const areas = computed(() => (bench.critique?.areas ?? []).filter(a => a.name !== FOCUS_NAME).map(a => ({ ...a, reading: readingOf(a.name, kept.value.get(a.id)) })))
 
 async function keep() {
   if (bench.sketch && await bench.addArea(name.value.trim() || 'this area', bench.sketch)) drop()

@@ -22,8 +22,8 @@ const stops = computed(() => STATION_PLANS.map((plan) => {
 
 <style scoped>
 .route { position: relative; padding: 16px 0; display: flex; flex-direction: column; }
-.route::before { content: ''; position: absolute; left: 25px; top: 34px; bottom: 34px; width: 1px; background: var(--panel-line); }
-.stop { position: relative; display: flex; align-items: center; gap: 13px; height: 46px; padding-left: 18px; text-decoration: none; color: var(--panel-quiet); }
+.route::before { content: ''; position: absolute; left: 23px; top: 34px; bottom: 34px; width: 1px; background: var(--panel-line); }
+.stop { position: relative; display: flex; align-items: center; gap: 10px; height: 46px; padding-left: 16px; text-decoration: none; color: var(--panel-quiet); }
 .stop:hover, .stop[aria-current] { color: var(--panel-ink); background: #474747; }
 .box { width: 15px; height: 15px; border: 1px solid var(--panel-quiet); background: var(--panel); font-size: 11px; line-height: 13px; text-align: center; }
 .box.troubled { border-style: double; border-width: 3px; line-height: 9px; }

@@ -54,6 +54,8 @@ const areas = computed(() => (bench.critique?.areas ?? [])
   .filter(a => !bench.critique!.corrections.some(c => JSON.stringify(c.area) === JSON.stringify(a.area)))
   .map(a => ({ id: a.id, lines: outline(a.area, [6, 5]) })))
 
+const points = computed(() => (bench.comparing ? [] : bench.points ?? []).map(p => ({ label: p.label, x: frame.value.x + p.x * frame.value.w, y: frame.value.y + p.y * frame.value.h })))
+
 let start: { x: number, y: number } | null = null
 function fractionOf(stage: Konva.Stage): { x: number, y: number } {
   const p = stage.getPointerPosition() ?? { x: 0, y: 0 }
@@ -94,6 +96,10 @@ function lift() {
       <v-layer>
         <template v-for="a in areas" :key="`a${a.id}`"><v-line v-for="(l, i) in a.lines" :key="i" :config="l" /></template>
         <template v-if="bench.sketch"><v-line v-for="(l, i) in outline(bench.sketch, [6, 5])" :key="`s${i}`" :config="l" /></template>
+        <v-group v-for="p in points" :key="`p${p.label}`" :config="{ x: p.x, y: p.y, listening: false }">
+          <v-rect :config="{ x: -11, y: -11, width: 22, height: 22, rotation: 0, fill: '#f3f3f3', stroke: '#111111', strokeWidth: 1.5, cornerRadius: 11 }" />
+          <v-text :config="{ text: p.label, x: -11, y: -7, width: 22, align: 'center', fontSize: 14, fontStyle: '600', fontFamily: 'Instrument Sans Variable', fill: '#111111' }" />
+        </v-group>
         <template v-for="m in marks" :key="m.id">
           <v-line v-for="(l, i) in m.lines" :key="i" :config="l" />
           <v-group :config="{ x: m.x, y: m.y }" @click="emit('open', m.id)" @tap="emit('open', m.id)">

@@ -2,7 +2,7 @@
 /** The bench's own keys, shown on "?". */
 const open = defineModel<boolean>({ required: true })
 const KEYS: readonly (readonly [string, string])[] = [
-  ['.', 'next station'], [',', 'station before'], ['1 … 6', 'lens'], ['hold space', 'the plain picture'],
+  ['.', 'next station'], [',', 'station before'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
   ['a', 'draw an area'], ['m', 'mark a correction'], ['Esc', 'drop what is being drawn'], ['?', 'this list']
 ]
 </script>

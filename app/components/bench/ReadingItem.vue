@@ -27,6 +27,7 @@ function mark() {
   }
 }
 function show() {
+  bench.points = shown.value ? undefined : props.reading.points
   bench.lens = shown.value ? { name: 'plain' } : props.reading.evidence!
 }
 </script>

@@ -33,7 +33,8 @@ const numbered = (peaks: readonly Peak[]): Reading['points'] => peaks.map((p, i)
 
 function pathReading(peaks: readonly Peak[]): Reading {
   const [first, ...others] = peaks
-  const rest = others.length ? ` Then ${list([...new Set(others.map(placeWords))])}.` : ' Nothing else calls it away.'
+  const places = [...new Set(others.map(placeWords))].filter(place => place !== placeWords(first))
+  const rest = places.length ? ` Then ${list(places)}.` : ' Nothing else calls it away.'
   return {
     id: 'focus.path', station: 'focus', verdict: 'works', why: WHY.path, trains: [],
     sentence: `The eye goes first to ${placeWords(first)}, for ${causeWords(first)}.${rest}`,

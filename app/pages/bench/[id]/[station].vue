@@ -19,6 +19,8 @@ const { help } = useBenchKeys()
 watch(() => route.params.station, (station) => {
   if (route.name !== 'bench-id-station') return
   bench.station = planOf(station as typeof bench.station).station
+  bench.points = undefined
+  bench.lens = { name: 'plain' }
 }, { immediate: true })
 
 onMounted(async () => {
@@ -33,6 +35,11 @@ onMounted(async () => {
 watch([picture.ready, loaded], async () => {
   const planned = bench.submission?.plannedScheme
   if (picture.ready.value && loaded.value && planned) bench.declared = await picture.client.call(w => w.declared(planned, 'painter')).catch(() => null)
+})
+// The intended focus is measured where it is drawn: the stored report does not know it yet.
+watch([() => bench.focusArea, picture.ready], async ([focus]) => {
+  if (!picture.ready.value) return
+  bench.focused = focus ? await picture.client.call(w => w.focused(focus.area)).catch(() => null) : null
 })
 useIntervalFn(() => {
   const state = bench.submission?.measurement.state
@@ -84,7 +91,8 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
       <template v-else-if="bench.report">
         <HarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel" />
         <AreaPanel v-if="bench.station === 'values'" @exercise="toExercise" />
-        <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="toExercise" />
+        <FocusPanel v-if="bench.station === 'focus'" />
+        <ReadingItem v-for="r in readings" :key="r.id" :reading="r" :area="r.station === 'focus' ? bench.focusArea?.area : null" @exercise="toExercise" />
       </template>
       <p v-else-if="bench.submission!.measurement.state === 'failed'" role="alert">
         {{ bench.submission!.measurement.reason }} <button class="word-link" @click="bench.measureAgain()">Try again</button>
