@@ -2,7 +2,7 @@
 import { hueHistogram } from '../measure/hues'
 import { splitFamilies } from '../measure/families'
 import { insideScheme } from '../measure/scheme'
-import { NEAR_BLACK, NEAR_WHITE } from '../measure/value'
+import { nearBlackMask, nearWhiteMask } from '../measure/value'
 import { fitToGamut } from '../colour/gamut'
 import { convertLinearToByte } from '../colour/srgb'
 import type { Planes } from '../picture/planes'
@@ -10,29 +10,23 @@ import type { Raster } from '../picture/raster'
 import type { WheelName } from '../wheel/steps'
 import type { SectorScheme } from '../wheel/schemes'
 import { anchorAt } from '../wheel/wheel'
-import { sunkGrey } from './tones'
+import { ALPHA, sunkGrey, sunkWordOf, wordsOf } from './tones'
 
-function keep({ data }: Raster, { value }: Planes, out: Uint8ClampedArray, meant: (index: number) => boolean): void {
-  for (let i = 0, p = 0; i < value.length; i++, p += 4) {
-    if (meant(i)) {
-      out[p] = data[p]
-      out[p + 1] = data[p + 1]
-      out[p + 2] = data[p + 2]
-    } else out[p] = out[p + 1] = out[p + 2] = sunkGrey(value[i])
-    out[p + 3] = data[p + 3]
-  }
+/** Keeps the pixels where `meant` is 1. */
+function keep({ data }: Raster, { value }: Planes, out: Uint8ClampedArray, meant: Uint8Array): void {
+  const from = wordsOf(data), to = wordsOf(out)
+  for (let i = 0; i < to.length; i++) to[i] = meant[i] ? from[i] : sunkWordOf(value[i]) | (from[i] & ALPHA)
 }
 
-export const nearBlackLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void =>
-  keep(raster, planes, out, i => planes.value[i] < NEAR_BLACK.value && planes.chroma[i] < NEAR_BLACK.chroma)
-
-export const nearWhiteLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void =>
-  keep(raster, planes, out, i => planes.value[i] > NEAR_WHITE.value && planes.chroma[i] < NEAR_WHITE.chroma)
+export const nearBlackLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void => keep(raster, planes, out, nearBlackMask(planes))
+export const nearWhiteLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void => keep(raster, planes, out, nearWhiteMask(planes))
 
 /** What leaves the scheme, in its own colour. */
 export function offSchemeLens(wheel: WheelName, scheme: SectorScheme, rotation: number, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
   const { bins } = hueHistogram(raster, planes, wheel), inside = insideScheme(scheme, rotation)
-  keep(raster, planes, out, i => bins[i] >= 0 && !inside[bins[i]])
+  const meant = new Uint8Array(bins.length)
+  for (let i = 0; i < bins.length; i++) meant[i] = bins[i] >= 0 && inside[bins[i]] === 0 ? 1 : 0
+  keep(raster, planes, out, meant)
 }
 
 /** Each colour family flat, in the full-strength colour of its place on the wheel. */

@@ -1,43 +1,50 @@
 /** Lenses that look at one pixel at a time: each within one frame on a working raster. */
 import { otsuThreshold } from '../numeric/breaks'
 import { greyByte, type GreyName } from '../measure/greys'
-import { sceneTemperature, temperaturePlane } from '../measure/temperature'
+import { sceneTemperature, TEMPERATURE_PER_AXIS } from '../measure/temperature'
 import { VALUE_BINS, valueGroups, valueHistogram } from '../measure/value'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
-import { greyOf } from './tones'
+import { ALPHA, greyOf, greyWordOf, wordsOf } from './tones'
 
 /** Ink and paper of the two-value read: not black and white, which the eye reads as paint. */
 const DARK = 26
 const LIGHT = 236
 
 export function greyLens(name: GreyName, { data }: Raster, { value }: Planes, out: Uint8ClampedArray): void {
-  for (let i = 0, p = 0; i < value.length; i++, p += 4) {
-    out[p] = out[p + 1] = out[p + 2] = name === 'value' ? greyOf(value[i]) : greyByte(name, data[p], data[p + 1], data[p + 2])
-    out[p + 3] = data[p + 3]
+  const from = wordsOf(data), to = wordsOf(out)
+  if (name === 'value') {
+    for (let i = 0; i < to.length; i++) to[i] = greyWordOf(value[i]) | (from[i] & ALPHA)
+    return
+  }
+  for (let i = 0, p = 0; i < to.length; i++, p += 4) {
+    const grey = greyByte(name, data[p], data[p + 1], data[p + 2])
+    to[i] = grey | (grey << 8) | (grey << 16) | (from[i] & ALPHA)
   }
 }
 
-export function twoValuesLens({ data }: Raster, { value, values }: Planes, out: Uint8ClampedArray): void {
-  const threshold = otsuThreshold(valueHistogram(values).counts)
-  const cut = ((threshold ?? 0) * 100) / VALUE_BINS
-  for (let i = 0, p = 0; i < value.length; i++, p += 4) {
-    out[p] = out[p + 1] = out[p + 2] = value[i] < cut ? DARK : LIGHT
-    out[p + 3] = data[p + 3]
-  }
+/** Each value bin in the grey given for it. */
+function paintBins(greys: Uint8Array, { data }: Raster, { value }: Planes, out: Uint8ClampedArray): void {
+  const from = wordsOf(data), to = wordsOf(out)
+  const words = Uint32Array.from(greys, grey => grey | (grey << 8) | (grey << 16))
+  const perValue = VALUE_BINS / 100
+  for (let i = 0; i < to.length; i++) to[i] = words[(value[i] * perValue) | 0] | (from[i] & ALPHA)
+}
+
+const greyOfBins = (grey: (bin: number) => number): Uint8Array => Uint8Array.from({ length: VALUE_BINS + 1 }, (_, bin) => grey(bin))
+
+export function twoValuesLens(raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
+  const threshold = otsuThreshold(valueHistogram(planes.values).counts) ?? 0
+  paintBins(greyOfBins(bin => (bin < threshold ? DARK : LIGHT)), raster, planes, out)
 }
 
 /** @param count 2–6 groups, or null for the fewest that explain the picture. */
-export function groupsLens(count: number | null, { data }: Raster, { value, values }: Planes, out: Uint8ClampedArray): void {
-  const groups = valueGroups(values, count)
-  const greys = Uint8Array.from({ length: VALUE_BINS + 1 }, (_, bin) => {
-    const group = groups.findLast(g => g.from <= (bin * 100) / VALUE_BINS)
-    return greyOf(group ? group.value : (bin * 100) / VALUE_BINS)
-  })
-  for (let i = 0, p = 0; i < value.length; i++, p += 4) {
-    out[p] = out[p + 1] = out[p + 2] = greys[Math.min(VALUE_BINS, (value[i] * VALUE_BINS) / 100) | 0]
-    out[p + 3] = data[p + 3]
-  }
+export function groupsLens(count: number | null, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
+  const groups = valueGroups(planes.values, count)
+  paintBins(greyOfBins((bin) => {
+    const value = (bin * 100) / VALUE_BINS
+    return greyOf(groups.findLast(g => g.from <= value)?.value ?? value)
+  }), raster, planes, out)
 }
 
 export function mirrorLens({ width, height, data }: Raster, out: Uint8ClampedArray): void {
@@ -45,17 +52,27 @@ export function mirrorLens({ width, height, data }: Raster, out: Uint8ClampedArr
   for (let y = 0; y < height; y++) for (let x = 0, i = y * width, j = i + width - 1; x < width; x++, i++, j--) to[i] = from[j]
 }
 
-/** Warm as orange, cool as blue, on the picture's own values at half their contrast: the sign reads without hue too, warm lighter. */
+const LEANS = 64
+/**
+ * Pixel words by lean (−64 cool … 64 warm) and value (0 … 100): warm as orange, cool as blue, on the
+ * picture's own values at a third of their contrast. The sign reads without hue too: warm is lighter.
+ */
+const LEAN_WORD = Uint32Array.from({ length: (2 * LEANS + 1) * 101 }, (_, i) => {
+  const t = Math.floor(i / 101) / LEANS - 1, grey = greyOf(35 + (i % 101) * 0.3 + 8 * t)
+  const [r, g, b] = new Uint8ClampedArray([grey + 92 * t, grey + 14 * t, grey - 92 * t])
+  return r | (g << 8) | (b << 16)
+})
+/** T at which a colour is shown as warm or cool as it gets. */
+const FULL_LEAN = 45
+
 export function temperatureLens(relative: boolean, { data }: Raster, planes: Planes, out: Uint8ClampedArray): void {
-  const plane = temperaturePlane(planes)
-  const scene = relative ? sceneTemperature(planes, plane) : 0
-  for (let i = 0, p = 0; i < plane.length; i++, p += 4) {
-    const t = Math.max(-1, Math.min(1, (plane[i] - scene) / 45))
-    const grey = greyOf(35 + planes.value[i] * 0.3 + 8 * t)
-    out[p] = grey + 92 * t
-    out[p + 1] = grey + 14 * t
-    out[p + 2] = grey - 92 * t
-    out[p + 3] = data[p + 3]
+  const { a, b, value } = planes
+  const from = wordsOf(data), to = wordsOf(out)
+  const scale = (TEMPERATURE_PER_AXIS / FULL_LEAN) * LEANS
+  const middle = LEANS + 0.5 - ((relative ? sceneTemperature(planes) : 0) / FULL_LEAN) * LEANS
+  for (let i = 0; i < to.length; i++) {
+    const lean = (scale * (a[i] + b[i]) + middle) | 0
+    const held = lean < 0 ? 0 : lean > 2 * LEANS ? 2 * LEANS : lean
+    to[i] = LEAN_WORD[held * 101 + ((value[i] + 0.5) | 0)] | (from[i] & ALPHA)
   }
 }
-

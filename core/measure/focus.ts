@@ -22,29 +22,40 @@ const MOST_SPOTS = 8
 /** The rim that counts with the focal area, as a share of the diagonal. */
 export const RIM_SHARE = 0.02
 
-function spotsWhere(planes: Planes, meant: (index: number) => boolean): Spot[] {
-  const { width, height, mask, count } = planes
-  const inside = new Uint8Array(mask.length)
-  let any = false
-  for (let i = 0; i < mask.length; i++) {
-    if (mask[i] && meant(i)) {
-      inside[i] = 1
-      any = true
-    }
-  }
-  if (!any) return []
+/** Connected areas of a mask, largest first; specks and masks made of specks alone are left out. */
+function spotsOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Spot[] {
+  if (total < SPECK * count) return []
   return componentsOf(inside, width, height, MOST_SPOTS).list.filter(c => c.size >= SPECK * count)
     .map(c => ({ x: round3(c.x), y: round3(c.y), share: round3(c.size / count) }))
 }
 
 /** Connected areas of white, largest first. */
-export const whitesOf = (planes: Planes): Spot[] => spotsWhere(planes, i => planes.value[i] > WHITE_VALUE && planes.chroma[i] < NEUTRAL_CHROMA)
+export function whitesOf(planes: Planes): Spot[] {
+  const { value, chroma, mask } = planes
+  const inside = new Uint8Array(mask.length)
+  let total = 0
+  for (let i = 0; i < mask.length; i++) {
+    if (value[i] > WHITE_VALUE && chroma[i] < NEUTRAL_CHROMA && mask[i]) {
+      inside[i] = 1
+      total++
+    }
+  }
+  return spotsOf(inside, total, planes)
+}
 
 /** Connected areas of the highest chroma, largest first. */
 export function vividOf(planes: Planes): Spot[] {
-  const strongest = percentile(planes.chromas, 0.995)
-  const bound = Math.max(VIVID_LEAST, VIVID_SHARE * strongest)
-  return spotsWhere(planes, i => planes.chroma[i] >= bound)
+  const { chroma, mask } = planes
+  const bound = Math.max(VIVID_LEAST, VIVID_SHARE * percentile(planes.chromas, 0.995))
+  const inside = new Uint8Array(mask.length)
+  let total = 0
+  for (let i = 0; i < mask.length; i++) {
+    if (chroma[i] >= bound && mask[i]) {
+      inside[i] = 1
+      total++
+    }
+  }
+  return spotsOf(inside, total, planes)
 }
 
 const contains = (area: Area, x: number, y: number): boolean => {

@@ -5,7 +5,7 @@ import { oklabOf } from '../colour/oklab'
 import { hexOfLinear, type Rgb } from '../colour/srgb'
 import { componentsOf, type Component } from '../picture/components'
 import type { Planes } from '../picture/planes'
-import { NEAR_WHITE, nearBlackMask } from './value'
+import { nearBlackMask, nearWhiteMask } from './value'
 
 export interface Patch { readonly x: number, readonly y: number, readonly share: number, readonly bounds: Component['bounds'], readonly value: number }
 
@@ -23,11 +23,7 @@ function patchesOf(inside: Uint8Array, planes: Planes): Patch[] {
 
 export const nearBlackPatches = (planes: Planes): Patch[] => patchesOf(nearBlackMask(planes), planes)
 
-export function nearWhitePatches(planes: Planes): Patch[] {
-  const inside = new Uint8Array(planes.mask.length)
-  for (let i = 0; i < inside.length; i++) inside[i] = planes.mask[i] && planes.value[i] > NEAR_WHITE.value && planes.chroma[i] < NEAR_WHITE.chroma ? 1 : 0
-  return patchesOf(inside, planes)
-}
+export const nearWhitePatches = (planes: Planes): Patch[] => patchesOf(nearWhiteMask(planes), planes)
 
 /** Hues of the mixed blacks offered, OKLCH degrees: warm by brown and wine, cool by blue and green. Common practice, no source. */
 const WARM_HUES = [55, 25, 5] as const

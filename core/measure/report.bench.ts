@@ -4,7 +4,7 @@ import { converter } from 'culori'
 import sharp from 'sharp'
 import { renderLens, type LensRequest } from '../lens/lens'
 import { seededRandom } from '../numeric/random'
-import { fillOklab, fillValue, planesOf } from '../picture/planes'
+import { fillColour, planesOf } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { fitWithin, reduceTo } from '../picture/resample'
 import { attentionOf } from './attention/attention'
@@ -35,22 +35,26 @@ const value = new Float32Array(count), l = new Float32Array(count), a = new Floa
 const out = new Uint8ClampedArray(raster.data.length)
 const culoriOklab = converter('oklab')
 
+const tasks: { readonly name: string, readonly work: () => unknown, readonly warmUp: number }[] = []
 const times = new Map<string, number>()
 
-/**
- * Median time of `iterations` runs after fifteen to warm up, as in the server's long-lived worker: the
- * first report of a process takes about three times as long, until every loop is compiled.
- */
-const WARM_UP = 15
+/** @param warmUp runs before any is timed: the server's worker lives long, and its loops are compiled. */
+function task(name: string, work: () => unknown, warmUp = 15): void {
+  tasks.push({ name, work, warmUp })
+}
 
-async function timed(name: string, work: () => unknown, iterations: number): Promise<void> {
-  const list: number[] = []
-  for (let i = -WARM_UP; i < iterations; i++) {
-    const start = performance.now()
-    await work()
-    if (i >= 0) list.push(performance.now() - start)
+/** Rounds in which every task runs once, so that a slow moment of a shared machine falls on all alike; the median of each. */
+async function runAll(rounds: number): Promise<void> {
+  for (const { work, warmUp } of tasks) for (let i = 0; i < warmUp; i++) await work()
+  const taken = new Map(tasks.map(({ name }) => [name, [] as number[]]))
+  for (let round = 0; round < rounds; round++) {
+    for (const { name, work } of tasks) {
+      const start = performance.now()
+      await work()
+      taken.get(name)!.push(performance.now() - start)
+    }
   }
-  times.set(name, list.sort((p, q) => p - q)[list.length >> 1])
+  for (const [name, list] of taken) times.set(name, list.sort((p, q) => p - q)[list.length >> 1])
 }
 
 const LENSES: readonly LensRequest[] = [
@@ -58,21 +62,20 @@ const LENSES: readonly LensRequest[] = [
   { name: 'relative-temperature' }, { name: 'near-black' }, { name: 'near-white' }
 ]
 
-await timed('sharp: decode and downsize the 12-megapixel JPEG', () => sharp(jpeg).resize(1024).raw().toBuffer(), 10)
-await timed('our reduction of the decoded 12 megapixels', () => reduceTo({ width: 4000, height: 3000, channels: 3, data: decoded.data }, size.width, size.height), 5)
-await timed('the whole report', () => measurePicture(raster, { format: 'jpeg', width: 4000, height: 3000 }, { wheel: 'painter' }), 10)
-await timed('L* and OKLab planes', () => {
-  fillValue(raster.data, value)
-  fillOklab(raster.data, l, a, b)
-}, 20)
-await timed('libvips: CIELAB of the same raster', () => sharp(rgb, { raw: { width: raster.width, height: raster.height, channels: 3 } }).toColourspace('lab').raw({ depth: 'float' }).toBuffer(), 20)
-await timed('culori: its converter per pixel', () => {
+task('sharp: decode and downsize the 12-megapixel JPEG', () => sharp(jpeg).resize(1024).raw().toBuffer())
+task('our reduction of the decoded 12 megapixels', () => reduceTo({ width: 4000, height: 3000, channels: 3, data: decoded.data }, size.width, size.height))
+task('the whole report', () => measurePicture(raster, { format: 'jpeg', width: 4000, height: 3000 }, { wheel: 'painter' }))
+task('L* and OKLab planes', () => fillColour(raster.data, value, l, a, b))
+task('libvips: CIELAB of the same raster', () => sharp(rgb, { raw: { width: raster.width, height: raster.height, channels: 3 } }).toColourspace('lab').raw({ depth: 'float' }).toBuffer())
+task('culori: its converter per pixel', () => {
   for (let i = 0; i < count; i++) culoriOklab({ mode: 'rgb', r: rgb[i * 3] / 255, g: rgb[i * 3 + 1] / 255, b: rgb[i * 3 + 2] / 255 })
-}, 4)
-for (const request of LENSES) await timed(`lens: ${request.name}${'grey' in request ? ` ${request.grey}` : ''}`, () => renderLens(request, raster, planes, out), 12)
-await timed('map: attention', () => attentionOf(planes), 12)
-await timed('map: sharpness', () => edgeMaps(planes), 12)
-await timed('area reading while dragging', () => measureSeparation('area', { kind: 'rectangle', x: 0.3, y: 0.3, w: 0.3, h: 0.35 }, planes, raster), 30)
+}, 3)
+for (const request of LENSES) task(`lens: ${request.name}${'grey' in request ? ` ${request.grey}` : ''}`, () => renderLens(request, raster, planes, out))
+task('map: attention', () => attentionOf(planes))
+task('map: sharpness', () => edgeMaps(planes))
+task('area reading while dragging', () => measureSeparation('area', { kind: 'rectangle', x: 0.3, y: 0.3, w: 0.3, h: 0.35 }, planes, raster))
+
+await runAll(9)
 
 const ms = (name: string): number => times.get(name)!
 const rows = [...times.keys()].map(name => `| ${name} | ${ms(name).toFixed(1)} |`)

@@ -5,27 +5,17 @@ import { percentile } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { notMeasurable, type Measured, type TemperatureSection } from './report'
 
-const SCALE = 100 / 0.2
-const COS45 = Math.SQRT1_2
-
-/** T of each pixel into a caller-given plane: `temperatureOf`, table-free because it is two products. */
-export function fillTemperature({ a, b }: Planes, out: Float32Array): void {
-  for (let i = 0; i < out.length; i++) {
-    const t = SCALE * COS45 * (a[i] + b[i])
-    out[i] = t > 100 ? 100 : t < -100 ? -100 : t
-  }
-}
-
-export function temperaturePlane(planes: Planes): Float32Array {
-  const plane = new Float32Array(planes.a.length)
-  fillTemperature(planes, plane)
-  return plane
-}
+/** T is C · cos(h − 45°) ÷ 0.20 × 100, and C · cos(h − 45°) is the projection (a + b) ÷ √2: this much T for each of a and b. */
+export const TEMPERATURE_PER_AXIS = (100 / 0.2) * Math.SQRT1_2
 
 /** Mean temperature of the whole picture: what relative temperature is measured against. */
-export function sceneTemperature({ mask, count }: Planes, plane: Float32Array): number {
+export function sceneTemperature({ a, b, mask, count }: Planes): number {
   let sum = 0
-  for (let i = 0; i < plane.length; i++) if (mask[i]) sum += plane[i]
+  for (let i = 0; i < mask.length; i++) {
+    if (!mask[i]) continue
+    const t = TEMPERATURE_PER_AXIS * (a[i] + b[i])
+    sum += t > 100 ? 100 : t < -100 ? -100 : t
+  }
   return count === 0 ? 0 : sum / count
 }
 
@@ -38,7 +28,7 @@ export function measureTemperature(planes: Planes): Measured<TemperatureSection>
   let warm = 0, cool = 0, all = 0, darkSum = 0, darks = 0, lightSum = 0, lights = 0, deepSum = 0, deep = 0
   for (let i = 0; i < value.length; i++) {
     if (!mask[i]) continue
-    const full = SCALE * COS45 * (a[i] + b[i]), v = value[i]
+    const full = TEMPERATURE_PER_AXIS * (a[i] + b[i]), v = value[i]
     const t = full > 100 ? 100 : full < -100 ? -100 : full
     all += t
     if (t >= NEITHER_BELOW) warm++

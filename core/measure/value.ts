@@ -60,6 +60,15 @@ export function nearBlackMask({ value, chroma, mask }: Planes): Uint8Array {
   return inside
 }
 
+/** Pixels of bare white: very light and without colour. */
+export function nearWhiteMask({ value, chroma, mask }: Planes): Uint8Array {
+  const inside = new Uint8Array(mask.length)
+  for (let i = 0; i < mask.length; i++) {
+    if (mask[i] && value[i] > NEAR_WHITE.value && chroma[i] < NEAR_WHITE.chroma) inside[i] = 1
+  }
+  return inside
+}
+
 export function measureValue(planes: Planes): Measured<ValueSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const d = planes.values

@@ -37,7 +37,7 @@ export function componentsOf(inside: Uint8Array, width: number, height: number, 
   }
   for (let y = 0, i = 0; y < height; y++) {
     for (let x = 0; x < width; x++, i++) {
-      if (!inside[i]) continue
+      if (inside[i] === 0) continue
       let label = x > 0 ? labels[i - 1] : 0
       if (y > 0) {
         const up = i - width
