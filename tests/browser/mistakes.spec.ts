@@ -1,0 +1,77 @@
+/** What goes wrong is said in the user's words, and nothing they wrote is lost. */
+import { expect, test } from '@playwright/test'
+import { DEMO_PASSWORD } from '../../demo/people'
+
+test('a wrong password', async ({ page }) => {
+  await page.goto('/sign-in')
+  await page.getByLabel('E-mail').fill('mika@harbour.example')
+  await page.getByLabel('Password').fill('lighthouse')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('alert')).toHaveText('The e-mail and password do not match an account.')
+  await expect(page.getByLabel('E-mail')).toHaveValue('mika@harbour.example')
+})
+
+test('a page behind the sign-in leads to the door, and on to itself afterwards', async ({ page }) => {
+  await page.goto('/bench/1/harmony')
+  await expect(page).toHaveURL(/sign-in/)
+  await page.getByRole('button', { name: 'Tamsin Vane' }).click()
+  await expect(page).toHaveURL(/\/bench\/1\/harmony$/)
+})
+
+test('a hand-in that is no picture, or has no title, keeps its words', async ({ page }) => {
+  await page.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
+  await page.goto('/hand-in')
+  await page.getByLabel('Medium').fill('ink')
+  await page.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(page.getByRole('alert')).toHaveText('Choose the picture first.')
+  await page.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('these are notes') })
+  await page.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(page.getByRole('alert')).toHaveText('The piece needs a title.')
+  await page.getByLabel('Title').fill('Notes')
+  await page.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(page.getByRole('alert')).toContainText('not a picture that can be read here')
+  await expect(page.getByLabel('Medium')).toHaveValue('ink')
+})
+
+test('somebody else\'s piece does not exist', async ({ page }) => {
+  await page.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
+  await page.goto('/critique/11')
+  await expect(page.getByRole('alert')).toContainText('not yours to see')
+})
+
+test('two windows on one critique: the second is told, and the first\'s words stand', async ({ browser }) => {
+  const context = await browser.newContext()
+  await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  const [first, second] = [await context.newPage(), await context.newPage()]
+  for (const page of [first, second]) {
+    await page.goto('/bench/3/verdict')
+    await expect(page.getByLabel('What works, first')).toBeVisible()
+  }
+  await first.getByLabel('What works, first').fill('The light falls')
+  await first.getByLabel('What works, first').blur()
+  await expect(first.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+  await second.getByLabel('What works, first').fill('Something else')
+  await second.getByLabel('What works, first').blur()
+  await expect(second.getByRole('alert').first()).toContainText('changed in another window')
+  await expect(second.getByLabel('What works, first')).toHaveValue('Something else')
+  await first.reload()
+  await expect(first.getByLabel('What works, first')).toHaveValue('The light falls')
+})
+
+test('the bench by its keys: lens, hold to compare, area, the list', async ({ page }) => {
+  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.goto('/bench/2/values')
+  const lens = (name: string) => expect(page.locator(`canvas[data-lens="${name}"]`)).toBeVisible()
+  await lens('plain')
+  await page.keyboard.press('4')
+  await lens('two-values')
+  await page.keyboard.down(' ')
+  await lens('plain')
+  await page.keyboard.up(' ')
+  await lens('two-values')
+  await page.keyboard.press('a')
+  await expect(page.getByRole('button', { name: 'drag over the picture …' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('hold space')
+})
