@@ -1,15 +1,18 @@
 /** How counts, minutes and waits are said on paper pages. */
 import { differenceInCalendarDays, format, formatDistanceToNowStrict } from 'date-fns'
+import * as words from '~~/core/critique/words'
 
-const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
-export const countWord = (n: number): string => SMALL[n] ?? String(n)
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+/** The core's own words, under the names pages know them by. */
+export const countWord = words.count
+export const capital = words.capital
+
+const FIVES: Readonly<Record<number, string>> = { 15: 'fifteen', 20: 'twenty', 25: 'twenty-five', 30: 'thirty', 35: 'thirty-five', 40: 'forty', 45: 'forty-five', 50: 'fifty', 55: 'fifty-five' }
 
 /** "about two hours and forty minutes". */
 export function minutesInWords(minutes: number): string {
   const hours = Math.floor(minutes / 60), rest = Math.round((minutes % 60) / 5) * 5
   const h = hours ? `${countWord(hours)} hour${hours === 1 ? '' : 's'}` : ''
-  const m = rest ? `${SMALL[rest] ?? { 15: 'fifteen', 20: 'twenty', 25: 'twenty-five', 30: 'thirty', 35: 'thirty-five', 40: 'forty', 45: 'forty-five', 50: 'fifty', 55: 'fifty-five' }[rest] ?? rest} minutes` : ''
+  const m = rest ? `${FIVES[rest] ?? countWord(rest)} minutes` : ''
   return [h, m].filter(Boolean).join(' and ') || 'no time'
 }
 

@@ -78,6 +78,7 @@ export const useBenchStore = defineStore('bench', () => {
   const removeCorrection = (id: number) => keep(() => api(none, path(`/corrections/${id}`), { method: 'DELETE' }))
   const orderCorrections = (order: number[]) => keep(() => api(none, path('/corrections/order'), { method: 'PUT', body: { order } }))
   const assign = (exercise: string, dueOn: string) => keep(() => api(none, path('/assignment'), { method: 'PUT', body: { exercise, dueOn } }))
+  const unassign = () => keep(() => api(none, path('/assignment'), { method: 'DELETE' }))
   const writeVerdict = (works: string, verdict: string) =>
     keep(() => api(revisionSchema, path('/verdict'), { method: 'PUT', body: { works, verdict, revision: critique.value!.revision } }))
   const release = () => keep(() => api(none, path('/release'), { method: 'POST' }))
@@ -88,6 +89,6 @@ export const useBenchStore = defineStore('bench', () => {
 
   return {
     submission, critique, station, lens, comparing, sketch, drawing, draft, declared, focused, points, focusArea, saving, problem, report, released, readings, shownLens,
-    open, refreshSubmission, addArea, removeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, assign, writeVerdict, release, measureAgain
+    open, refreshSubmission, addArea, removeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, assign, unassign, writeVerdict, release, measureAgain
   }
 })

@@ -1,18 +1,14 @@
 /**
- * The interface's greys, measured: each is the sRGB grey of the L* in its name, so the wall is the
- * mid grey that the measures assume, and every panel is neutral.
+ * The interface's greys, measured: each is the sRGB grey of the L* in its name, so every panel is
+ * neutral. The wall's mid grey is set in page.css.
  */
-export const L5 = '#111111'
 export const L15 = '#262626'
-export const L20 = '#303030'
 export const L24 = '#393939'
 export const L30 = '#474747'
 export const L40 = '#5e5e5e'
-export const L50 = '#777777'
 export const L60 = '#919191'
 export const L70 = '#ababab'
 export const L80 = '#c6c6c6'
-export const L85 = '#d4d4d4'
 export const L91 = '#e5e5e5'
 export const L96 = '#f3f3f3'
 

@@ -18,7 +18,6 @@ export type LensRequest =
   | { readonly name: 'groups', readonly count: number | null }
   | { readonly name: 'families', readonly wheel: WheelName }
   | { readonly name: 'off-scheme', readonly wheel: WheelName, readonly scheme: SectorScheme, readonly rotation: number }
-export type LensName = LensRequest['name']
 
 /**
  * @param out width × height × 4 bytes, overwritten.

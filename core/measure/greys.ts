@@ -6,7 +6,6 @@ import type { Raster } from '../picture/raster'
 
 /** L*; luma 0.299/0.587/0.114 of the encoded values (ITU-R BT.601); HSL lightness; HSV value. */
 export type GreyName = 'value' | 'luma' | 'hsl' | 'hsv'
-export const GREYS: readonly GreyName[] = ['value', 'luma', 'hsl', 'hsv']
 
 /** L* of a grey byte: what the other three greys are seen as on screen. */
 export const VALUE_OF_GREY = Float32Array.from(LINEAR_OF_BYTE, Y => convertLuminanceToValue(Y))

@@ -43,6 +43,10 @@ export async function upsertAssignment(db: Db, submissionId: number, exercise: E
     [submissionId, exercise, dueOn])
 }
 
+export async function deleteAssignmentOfSubmission(db: Db, submissionId: number): Promise<void> {
+  await db.execute('DELETE FROM assignments WHERE submission_id = ?', [submissionId])
+}
+
 export async function findAssignment(db: Db, id: number): Promise<OwnedAssignment | null> {
   const [rows] = await db.execute<Row[]>(`${SELECT} WHERE x.id = ?`, [id])
   return rows[0] ? mapAssignment(rows[0]) : null

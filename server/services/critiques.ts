@@ -4,7 +4,7 @@ import type { Account } from '../../shared/account'
 import type { CorrectionInput, Critique } from '../../shared/critique'
 import type { ExerciseKey } from '../../core/exercise'
 import type { Area } from '../../core/picture/area'
-import { findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
+import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
 import { deleteArea, deleteCorrection, findCritique, insertArea, insertCorrection, listAreas, listCorrections, markReleased, reorderCorrections,
   updateCorrection, updateVerdict } from '../db/critiques'
 import { db, transaction, type Db } from '../db/pool'
@@ -70,6 +70,10 @@ export async function writeVerdict(account: Account, submissionId: number, works
 
 export const assignExercise = (account: Account, submissionId: number, exercise: ExerciseKey, dueOn: string): Promise<void> =>
   editDraft(account, submissionId, connection => upsertAssignment(connection, submissionId, exercise, dueOn))
+
+/** Takes the exercise back from a draft: nobody has seen it, so nothing can have been handed in for it. */
+export const unassignExercise = (account: Account, submissionId: number): Promise<void> =>
+  editDraft(account, submissionId, connection => deleteAssignmentOfSubmission(connection, submissionId))
 
 /** @throws AppError invalid when there is nothing to say yet. */
 export async function releaseCritique(account: Account, submissionId: number, now: Date): Promise<void> {

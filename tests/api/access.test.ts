@@ -23,6 +23,7 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/submissions/1/critique', who: 'account' },
   { method: 'PUT', path: '/submissions/1/verdict', who: 'instructor', body: { works: '', verdict: '', revision: 0 } },
   { method: 'PUT', path: '/submissions/1/assignment', who: 'instructor', body: { exercise: 'opposites', dueOn: '2027-01-01' } },
+  { method: 'DELETE', path: '/submissions/1/assignment', who: 'instructor' },
   { method: 'POST', path: '/submissions/1/release', who: 'instructor' },
   { method: 'GET', path: '/submissions/1/picture/display', who: 'account' },
   { method: 'POST', path: '/submissions/1/corrections', who: 'instructor', body: correction },

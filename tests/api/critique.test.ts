@@ -40,13 +40,21 @@ describe('a critique', () => {
     expect(await (await tamsin.fetch(`/submissions/${id}/critique`)).json()).toMatchObject({ works: 'The light' })
   })
 
+  it('takes an exercise back while it is a draft', async () => {
+    const assigned = async () => (await (await tamsin.fetch(`/submissions/${id}/critique`)).json()).assignment
+    await tamsin.json('PUT', `/submissions/${id}/assignment`, { exercise: 'opposites', dueOn: '2027-01-15' })
+    expect(await assigned()).toMatchObject({ exercise: 'opposites', dueOn: '2027-01-15' })
+    await tamsin.json('DELETE', `/submissions/${id}/assignment`)
+    expect(await assigned()).toBeNull()
+  })
+
   it('closes with its release, and its learner may read it then', async () => {
     expect((await joss.fetch(`/submissions/${id}/critique`)).status).toBe(404)
     await tamsin.json('PUT', `/submissions/${id}/assignment`, { exercise: 'opposites', dueOn: '2027-02-01' })
     expect(await (await joss.fetch('/assignments')).json()).toEqual([])
     expect((await tamsin.json('POST', `/submissions/${id}/release`)).status).toBe(200)
     expect(await (await joss.fetch(`/submissions/${id}/critique`)).json()).toMatchObject({ state: 'released', works: 'The light', assignment: { exercise: 'opposites', dueOn: '2027-02-01' } })
-    for (const late of [tamsin.json('POST', `/submissions/${id}/corrections`, correction), tamsin.json('POST', `/submissions/${id}/release`), tamsin.json('PUT', `/submissions/${id}/verdict`, { works: '', verdict: '', revision: 1 })]) {
+    for (const late of [tamsin.json('POST', `/submissions/${id}/corrections`, correction), tamsin.json('POST', `/submissions/${id}/release`), tamsin.json('DELETE', `/submissions/${id}/assignment`), tamsin.json('PUT', `/submissions/${id}/verdict`, { works: '', verdict: '', revision: 1 })]) {
       expect((await late).status).toBe(409)
     }
   })

@@ -25,13 +25,13 @@ onBeforeUnmount(write)
 const exercises = [{ title: 'no exercise', value: null }, ...EXERCISE_KEYS.map(key => ({ title: EXERCISES[key].title, value: key }))]
 async function assign() {
   if (exercise.value) await bench.assign(exercise.value, dueOn.value)
+  else if (bench.critique!.assignment) await bench.unassign()
 }
 async function release() {
   await write()
   await bench.release()
   asking.value = false
 }
-defineExpose({ ask: () => { asking.value = true } })
 </script>
 
 <template>
