@@ -6,16 +6,19 @@ import { nearBlackMask, nearWhiteMask } from '../measure/value'
 import { fitToGamut } from '../colour/gamut'
 import { convertLinearToByte } from '../colour/srgb'
 import type { Planes } from '../picture/planes'
-import type { Raster } from '../picture/raster'
+import { wordsOf, type Raster } from '../picture/raster'
 import type { WheelName } from '../wheel/steps'
 import type { SectorScheme } from '../wheel/schemes'
 import { anchorAt } from '../wheel/wheel'
-import { ALPHA, sunkGrey, sunkWordOf, wordsOf } from './tones'
+import { ALPHA, SUNK_WORDS, WORDS_PER_VALUE } from './tones'
 
 /** Keeps the pixels where `meant` is 1. */
 function keep({ data }: Raster, { value }: Planes, out: Uint8ClampedArray, meant: Uint8Array): void {
-  const from = wordsOf(data), to = wordsOf(out)
-  for (let i = 0; i < to.length; i++) to[i] = meant[i] ? from[i] : sunkWordOf(value[i]) | (from[i] & ALPHA)
+  const from = wordsOf(data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE
+  for (let i = 0; i < to.length; i++) {
+    const word = from[i]
+    to[i] = meant[i] === 1 ? word : sunk[(value[i] * steps + 0.5) | 0] | (word & alpha)
+  }
 }
 
 export const nearBlackLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void => keep(raster, planes, out, nearBlackMask(planes))
@@ -25,7 +28,10 @@ export const nearWhiteLens = (raster: Raster, planes: Planes, out: Uint8ClampedA
 export function offSchemeLens(wheel: WheelName, scheme: SectorScheme, rotation: number, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
   const { bins } = hueHistogram(raster, planes, wheel), inside = insideScheme(scheme, rotation)
   const meant = new Uint8Array(bins.length)
-  for (let i = 0; i < bins.length; i++) meant[i] = bins[i] >= 0 && inside[bins[i]] === 0 ? 1 : 0
+  for (let i = 0; i < bins.length; i++) {
+    const bin = bins[i]
+    if (bin >= 0) meant[i] = 1 - inside[bin]
+  }
   keep(raster, planes, out, meant)
 }
 
@@ -33,14 +39,11 @@ export function offSchemeLens(wheel: WheelName, scheme: SectorScheme, rotation: 
 export function familiesLens(wheel: WheelName, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
   const { bins, weight } = hueHistogram(raster, planes, wheel)
   const { peaks, familyOfBin } = splitFamilies(weight)
-  const flat = peaks.map(position => fitToGamut(anchorAt(wheel, position)).map(convertLinearToByte))
-  for (let i = 0, p = 0; i < bins.length; i++, p += 4) {
-    const colour = bins[i] >= 0 ? flat[familyOfBin[bins[i]]] : undefined
-    if (colour) {
-      out[p] = colour[0]
-      out[p + 1] = colour[1]
-      out[p + 2] = colour[2]
-    } else out[p] = out[p + 1] = out[p + 2] = sunkGrey(planes.value[i])
-    out[p + 3] = raster.data[p + 3]
+  const flat = peaks.map(position => fitToGamut(anchorAt(wheel, position)).map(convertLinearToByte)).map(([r, g, b]) => r | (g << 8) | (b << 16))
+  const wordOfBin = Int32Array.from(familyOfBin, family => flat[family] ?? 0), { value } = planes
+  const from = wordsOf(raster.data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE
+  for (let i = 0; i < to.length; i++) {
+    const bin = bins[i]
+    to[i] = (bin >= 0 ? wordOfBin[bin] : sunk[(value[i] * steps + 0.5) | 0]) | (from[i] & alpha)
   }
 }

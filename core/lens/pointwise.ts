@@ -4,31 +4,32 @@ import { greyByte, type GreyName } from '../measure/greys'
 import { sceneTemperature, TEMPERATURE_PER_AXIS } from '../measure/temperature'
 import { VALUE_BINS, valueGroups, valueHistogram } from '../measure/value'
 import type { Planes } from '../picture/planes'
-import type { Raster } from '../picture/raster'
-import { ALPHA, greyOf, greyWordOf, wordsOf } from './tones'
+import { wordsOf, type Raster } from '../picture/raster'
+import { ALPHA, GREY_WORDS, greyOf, WORDS_PER_VALUE } from './tones'
 
 /** Ink and paper of the two-value read: not black and white, which the eye reads as paint. */
 const DARK = 26
 const LIGHT = 236
 
 export function greyLens(name: GreyName, { data }: Raster, { value }: Planes, out: Uint8ClampedArray): void {
-  const from = wordsOf(data), to = wordsOf(out)
+  const from = wordsOf(data), to = wordsOf(out), alpha = ALPHA
   if (name === 'value') {
-    for (let i = 0; i < to.length; i++) to[i] = greyWordOf(value[i]) | (from[i] & ALPHA)
+    const grey = GREY_WORDS, steps = WORDS_PER_VALUE
+    for (let i = 0; i < to.length; i++) to[i] = grey[(value[i] * steps + 0.5) | 0] | (from[i] & alpha)
     return
   }
-  for (let i = 0, p = 0; i < to.length; i++, p += 4) {
-    const grey = greyByte(name, data[p], data[p + 1], data[p + 2])
-    to[i] = grey | (grey << 8) | (grey << 16) | (from[i] & ALPHA)
+  for (let i = 0; i < to.length; i++) {
+    const word = from[i], grey = greyByte(name, word & 255, (word >> 8) & 255, (word >> 16) & 255)
+    to[i] = grey | (grey << 8) | (grey << 16) | (word & alpha)
   }
 }
 
 /** Each value bin in the grey given for it. */
 function paintBins(greys: Uint8Array, { data }: Raster, { value }: Planes, out: Uint8ClampedArray): void {
   const from = wordsOf(data), to = wordsOf(out)
-  const words = Uint32Array.from(greys, grey => grey | (grey << 8) | (grey << 16))
-  const perValue = VALUE_BINS / 100
-  for (let i = 0; i < to.length; i++) to[i] = words[(value[i] * perValue) | 0] | (from[i] & ALPHA)
+  const words = Int32Array.from(greys, grey => grey | (grey << 8) | (grey << 16))
+  const perValue = VALUE_BINS / 100, alpha = ALPHA
+  for (let i = 0; i < to.length; i++) to[i] = words[(value[i] * perValue) | 0] | (from[i] & alpha)
 }
 
 const greyOfBins = (grey: (bin: number) => number): Uint8Array => Uint8Array.from({ length: VALUE_BINS + 1 }, (_, bin) => grey(bin))
@@ -48,7 +49,7 @@ export function groupsLens(count: number | null, raster: Raster, planes: Planes,
 }
 
 export function mirrorLens({ width, height, data }: Raster, out: Uint8ClampedArray): void {
-  const from = new Uint32Array(data.buffer, data.byteOffset, width * height), to = new Uint32Array(out.buffer, out.byteOffset, width * height)
+  const from = wordsOf(data), to = wordsOf(out)
   for (let y = 0; y < height; y++) for (let x = 0, i = y * width, j = i + width - 1; x < width; x++, i++, j--) to[i] = from[j]
 }
 
@@ -57,7 +58,7 @@ const LEANS = 64
  * Pixel words by lean (−64 cool … 64 warm) and value (0 … 100): warm as orange, cool as blue, on the
  * picture's own values at a third of their contrast. The sign reads without hue too: warm is lighter.
  */
-const LEAN_WORD = Uint32Array.from({ length: (2 * LEANS + 1) * 101 }, (_, i) => {
+const LEAN_WORDS = Int32Array.from({ length: (2 * LEANS + 1) * 101 }, (_, i) => {
   const t = Math.floor(i / 101) / LEANS - 1, grey = greyOf(35 + (i % 101) * 0.3 + 8 * t)
   const [r, g, b] = new Uint8ClampedArray([grey + 92 * t, grey + 14 * t, grey - 92 * t])
   return r | (g << 8) | (b << 16)
@@ -67,12 +68,11 @@ const FULL_LEAN = 45
 
 export function temperatureLens(relative: boolean, { data }: Raster, planes: Planes, out: Uint8ClampedArray): void {
   const { a, b, value } = planes
-  const from = wordsOf(data), to = wordsOf(out)
+  const from = wordsOf(data), to = wordsOf(out), words = LEAN_WORDS, alpha = ALPHA, most = 2 * LEANS
   const scale = (TEMPERATURE_PER_AXIS / FULL_LEAN) * LEANS
   const middle = LEANS + 0.5 - ((relative ? sceneTemperature(planes) : 0) / FULL_LEAN) * LEANS
   for (let i = 0; i < to.length; i++) {
     const lean = (scale * (a[i] + b[i]) + middle) | 0
-    const held = lean < 0 ? 0 : lean > 2 * LEANS ? 2 * LEANS : lean
-    to[i] = LEAN_WORD[held * 101 + ((value[i] + 0.5) | 0)] | (from[i] & ALPHA)
+    to[i] = words[(lean < 0 ? 0 : lean > most ? most : lean) * 101 + ((value[i] + 0.5) | 0)] | (from[i] & alpha)
   }
 }

@@ -15,16 +15,13 @@ export function greyOf(value: number): number {
 export const sunkGrey = (value: number): number => greyOf(50 + (value - 50) * 0.3)
 
 /** Opaque part of a pixel word; canvases and rasters are little-endian RGBA everywhere this runs. */
-export const ALPHA = 0xff000000
+export const ALPHA = 0xff000000 | 0
 
 const greyWord = (byte: number): number => byte | (byte << 8) | (byte << 16)
-const GREY_WORD = Uint32Array.from(GREY_OF_VALUE, greyWord)
-const SUNK_WORD = Uint32Array.from({ length: 10002 }, (_, i) => greyWord(sunkGrey(i / 100)))
 
-/** A grey pixel of a value, without its alpha. */
-export const greyWordOf = (value: number): number => GREY_WORD[(value * 100 + 0.5) | 0]
-/** A sunk pixel of a value, without its alpha. */
-export const sunkWordOf = (value: number): number => SUNK_WORD[(value * 100 + 0.5) | 0]
-
-/** A byte buffer seen as whole pixels. */
-export const wordsOf = ({ buffer, byteOffset, length }: Uint8ClampedArray): Uint32Array => new Uint32Array(buffer, byteOffset, length >> 2)
+/** Entries of the tables below for one L*. */
+export const WORDS_PER_VALUE = 100
+/** Grey pixels without their alpha: entry `value × 100`, rounded. Loops hold the table in a local. */
+export const GREY_WORDS = Int32Array.from(GREY_OF_VALUE, greyWord)
+/** The same sunk. */
+export const SUNK_WORDS = Int32Array.from({ length: 10002 }, (_, i) => greyWord(sunkGrey(i / 100)))

@@ -15,13 +15,15 @@ const LEAST_STEP = 5
 /** Correlation of the value picture with its mirror image, −1 to 1. Null without contrast. */
 export function symmetryOf({ value, mask, width, height }: Planes): number | null {
   let n = 0, sum = 0, square = 0, cross = 0
+  // Each pair once; an odd middle column is its own mirror image.
   for (let y = 0; y < height; y++) {
-    for (let x = 0, i = y * width, j = i + width - 1; x < width; x++, i++, j--) {
-      if (!mask[i] || !mask[j]) continue
-      n++
-      sum += value[i]
-      square += value[i] * value[i]
-      cross += value[i] * value[j]
+    for (let i = y * width, j = i + width - 1; i <= j; i++, j--) {
+      if (mask[i] === 0 || mask[j] === 0) continue
+      const p = value[i], q = value[j], both = i === j ? 0.5 : 1
+      n += 2 * both
+      sum += both * (p + q)
+      square += both * (p * p + q * q)
+      cross += 2 * both * p * q
     }
   }
   if (n === 0) return null
@@ -34,13 +36,14 @@ export function balanceOf({ value, values, mask, width, height }: Planes): { x: 
   const median = percentile(values, 0.5)
   let weight = 0, sx = 0, sy = 0
   for (let y = 0, i = 0; y < height; y++) {
+    let row = 0
     for (let x = 0; x < width; x++, i++) {
-      if (!mask[i]) continue
-      const w = Math.abs(value[i] - median)
-      weight += w
+      const w = mask[i] * Math.abs(value[i] - median)
+      row += w
       sx += w * (x + 0.5)
-      sy += w * (y + 0.5)
     }
+    weight += row
+    sy += row * (y + 0.5)
   }
   // The median is read to 0.01 L*: on a flat picture that rounding is all the weight there is.
   return weight < 0.02 * value.length ? null : { x: sx / weight / width, y: sy / weight / height }

@@ -1,11 +1,12 @@
 /** Sharpness, detail, dependence on line, cut-out figures (measures §8). */
 import { round3 } from '../numeric/round'
 import { boxPlane } from '../picture/blur'
-import { reducePlane, type Plane } from '../picture/plane'
+import { closeGrid, createGrid, GRID_MOST, type Grid } from '../picture/closing'
+import { createPlane, halvePlane, type Plane } from '../picture/plane'
 import { ringOf, spansOf, type Area, type Spans } from '../picture/area'
 import type { Planes } from '../picture/planes'
 import { diagonalOf, WORKING_EDGE } from '../picture/raster'
-import { percentile } from '../picture/distribution'
+import { meanDeviation, percentile } from '../picture/distribution'
 import { notMeasurable, type EdgeProfile, type EdgesSection, type Measured } from './report'
 
 /** Radius of the closing that thin dark lines fall into, pixels on a 1024 raster. */
@@ -18,14 +19,13 @@ export const CUTOUT_RATIO = 2.5
 const NEAR_SHARE = 0.1
 
 /** |∇L*| by central differences, in L* a pixel; edges repeat. */
-export function fillGradient({ value, width, height }: Pick<Planes, 'value' | 'width' | 'height'>, out: Float32Array): void {
-  for (let y = 0, i = 0; y < height; y++) {
-    const up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
-    for (let x = 0; x < width; x++, i++) {
-      const dx = value[x < width - 1 ? i + 1 : i] - value[x > 0 ? i - 1 : i]
-      const dy = value[i + down] - value[i - up]
-      out[i] = 0.5 * Math.sqrt(dx * dx + dy * dy)
-    }
+function fillGradient({ value, width, height }: Planes, out: Float32Array): void {
+  const slope = (dx: number, dy: number): number => 0.5 * Math.sqrt(dx * dx + dy * dy)
+  for (let y = 0; y < height; y++) {
+    const first = y * width, last = first + width - 1, up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
+    for (let i = first + 1; i < last; i++) out[i] = slope(value[i + 1] - value[i - 1], value[i + down] - value[i - up])
+    out[first] = slope(value[Math.min(first + 1, last)] - value[first], value[first + down] - value[first - up])
+    if (last > first) out[last] = slope(value[last] - value[last - 1], value[last + down] - value[last - up])
   }
 }
 
@@ -36,14 +36,9 @@ export interface EdgeMaps {
   readonly detail: Plane
 }
 
-/** Local means are smooth: half the raster's size holds them. */
-function halved(plane: Float32Array, width: number, height: number): Plane {
-  return reducePlane({ width, height, data: plane }, Math.ceil(width / 2), Math.ceil(height / 2))
-}
-
-/** Local standard deviation of value in a box of spread σ, at half size: √(E[L²] − E[L]²). */
-function localContrast(value: Float32Array, width: number, height: number, sigma: number): Plane {
-  const mean = halved(value, width, height), scratch = new Float32Array(mean.data.length)
+/** Local standard deviation of value in a box of spread σ, at half size, where local means are smooth enough: √(E[L²] − E[L]²). */
+function localContrast({ value, width, height }: Planes, sigma: number): Plane {
+  const mean = halvePlane({ width, height, data: value }), scratch = new Float32Array(mean.data.length)
   const square = new Float32Array(mean.data.length)
   for (let i = 0; i < square.length; i++) square[i] = mean.data[i] * mean.data[i]
   boxPlane(mean.data, mean.width, mean.height, sigma / 2, scratch)
@@ -52,22 +47,33 @@ function localContrast(value: Float32Array, width: number, height: number, sigma
   return { width: mean.width, height: mean.height, data: square }
 }
 
+/** Share of edge pixels in each 2 × 2 cell, then around it. */
+function detailOf(gradient: Float32Array, { width, height }: Planes, edge: number, sigma: number): Plane {
+  const detail = createPlane((width + 1) >> 1, (height + 1) >> 1)
+  for (let y = 0, i = 0; y < height; y++) {
+    const row = (y >> 1) * detail.width
+    for (let x = 0; x < width; x++, i++) if (gradient[i] >= edge) detail.data[row + (x >> 1)] += 0.25
+  }
+  boxPlane(detail.data, detail.width, detail.height, sigma / 2, new Float32Array(detail.data.length))
+  return detail
+}
+
 export function edgeMaps(planes: Planes): EdgeMaps {
   const { width, height, value } = planes
   const scale = Math.max(width, height) / WORKING_EDGE
   const gradient = new Float32Array(value.length)
   fillGradient(planes, gradient)
   const sigma = Math.max(1, 6 * scale)
-  const contrast = localContrast(value, width, height, sigma)
-  const edge = EDGE_GRADIENT / Math.max(scale, 1 / 16)
-  const crowd = new Float32Array(value.length)
-  for (let i = 0; i < crowd.length; i++) crowd[i] = gradient[i] >= edge ? 1 : 0
-  const detail = halved(crowd, width, height)
-  boxPlane(detail.data, detail.width, detail.height, sigma / 2, new Float32Array(detail.data.length))
+  const detail = detailOf(gradient, planes, EDGE_GRADIENT / Math.max(scale, 1 / 16), sigma)
+  const contrast = localContrast(planes, sigma)
   // Two L* in the divisor keep the texture of a flat wall from counting as sharp. The gradient's plane becomes the map.
+  for (let i = 0; i < contrast.data.length; i++) contrast.data[i] = 1 / (contrast.data[i] + 2)
   for (let y = 0, i = 0; y < height; y++) {
     const row = (y >> 1) * contrast.width
-    for (let x = 0; x < width; x++, i++) gradient[i] = Math.min(1, gradient[i] / (contrast.data[row + (x >> 1)] + 2))
+    for (let x = 0; x < width; x++, i++) {
+      const sharp = gradient[i] * contrast.data[row + (x >> 1)]
+      gradient[i] = sharp > 1 ? 1 : sharp
+    }
   }
   return { sharpness: gradient, detail }
 }
@@ -94,81 +100,36 @@ function profileOver(spans: Spans, maps: EdgeMaps, mask: Uint8Array): Profile | 
   return n === 0 ? null : { sharpness: weight > 0 ? sharp / weight : 0, detail: busy / n }
 }
 
-/**
- * Running maximum over a square of side 2r + 1, edges shrinking it, by doubling: the maximum over 2w
- * is that over w and the same shifted by w. Minimum is the maximum of the negative, so one loop serves.
- */
-function runningMax(from: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const planes: [Uint8Array, Uint8Array] = [from.slice(), new Uint8Array(from.length)]
-  let at = 0
-  for (const [limit, pass] of [[width, maxAlongRows], [height, maxAlongColumns]] as const) {
-    const window = 2 * Math.min(radius, limit - 1) + 1
-    for (let covered = 1; covered < window;) {
-      const next = Math.min(covered, window - covered)
-      // The last pass brings the window, grown to the right so far, back over its middle.
-      const back = covered + next === window ? (window - 1) / 2 : 0
-      pass(planes[at], planes[1 - at], width, height, -back, next - back)
-      at = 1 - at
-      covered += next
-    }
-  }
-  return planes[at]
-}
-
-/** to[x] = max(from[x + left], from[x + right]) in each row, positions held inside it. */
-function maxAlongRows(from: Uint8Array, to: Uint8Array, width: number, height: number, left: number, right: number): void {
-  const inside = Math.max(0, -left), outside = Math.max(inside, width - Math.max(0, right))
-  for (let y = 0; y < height; y++) {
-    const base = y * width
-    const held = (x: number): number => base + (x < 0 ? 0 : x >= width ? width - 1 : x)
-    for (let x = 0; x < Math.min(inside, width); x++) to[base + x] = Math.max(from[held(x + left)], from[held(x + right)])
-    for (let x = inside; x < outside; x++) {
-      to[base + x] = Math.max(from[base + x + left], from[base + x + right])
-    }
-    for (let x = Math.max(inside, outside); x < width; x++) to[base + x] = Math.max(from[held(x + left)], from[held(x + right)])
-  }
-}
-
-/** The same along columns, whole rows at a time. */
-function maxAlongColumns(from: Uint8Array, to: Uint8Array, width: number, height: number, up: number, down: number): void {
-  const held = (y: number): number => Math.min(height - 1, Math.max(0, y)) * width
-  for (let y = 0; y < height; y++) {
-    const base = y * width, above = held(y + up), below = held(y + down)
-    for (let x = 0; x < width; x++) {
-      to[base + x] = Math.max(from[above + x], from[below + x])
-    }
-  }
-}
-
-/** Steps of L* in a byte: a line is seen from whole steps on, and bytes are walked four times as fast. */
-const BYTE_STEPS = 2.5
-
-/** Closing: what is dark and thinner than the square is filled by what lies beside it. */
-function closing(bytes: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const dilated = runningMax(bytes, width, height, radius)
-  for (let i = 0; i < dilated.length; i++) dilated[i] = 255 - dilated[i]
-  const eroded = runningMax(dilated, width, height, radius)
-  for (let i = 0; i < eroded.length; i++) eroded[i] = 255 - eroded[i]
-  return eroded
-}
+/** Steps of L* that lines are closed in: a line is seen from whole steps on. */
+const LINE_STEPS = GRID_MOST / 100
 
 /**
- * Share of the picture's contrast carried by thin dark lines: the morphological closing (Serra
- * 1982) fills what is thinner than its square; what it adds, over the mean deviation from the median.
+ * Share of the picture's contrast carried by thin dark lines: what closing the values adds, over their
+ * mean deviation from the median. Null without contrast.
  */
 export function lineDependenceOf({ value, values, width, height, mask, count }: Planes): number | null {
+  const contrast = meanDeviation(values, percentile(values, 0.5)) * count
+  if (contrast / Math.max(1, count) < 0.02) return null
   const radius = Math.max(1, Math.round((LINE_RADIUS * Math.max(width, height)) / WORKING_EDGE))
-  const bytes = new Uint8Array(value.length)
-  for (let i = 0; i < bytes.length; i++) bytes[i] = value[i] * BYTE_STEPS + 0.5
-  const closed = closing(bytes, width, height, radius)
-  const median = percentile(values, 0.5)
-  let lines = 0, contrast = 0
-  for (let i = 0; i < value.length; i++) {
-    if (!mask[i]) continue
-    lines += closed[i] - bytes[i]
-    contrast += Math.abs(value[i] - median)
+  const grid = createGrid(width, height, radius), { bytes, stride } = grid
+  const steps = LINE_STEPS
+  for (let y = 0, i = 0; y < height; y++) {
+    for (let at = (y + radius) * stride + radius, end = at + width; at < end; at++, i++) bytes[at] = value[i] * steps + 0.5
   }
-  return contrast / Math.max(1, count) < 0.02 ? null : Math.min(1, lines / BYTE_STEPS / contrast)
+  return Math.min(1, filledBy(grid, count === mask.length ? null : mask) / LINE_STEPS / contrast)
+}
+
+/** Sum of what closing adds to a grid, over the measured pixels. */
+function filledBy(grid: Grid, mask: Uint8Array | null): number {
+  const { bytes, width, height, radius, stride } = grid, open = bytes.slice()
+  closeGrid(grid)
+  let sum = 0
+  for (let y = 0, i = 0; y < height; y++) {
+    const from = (y + radius) * stride + radius
+    if (mask) for (let at = from; at < from + width; at++, i++) sum += mask[i] * (bytes[at] - open[at])
+    else for (let at = from; at < from + width; at++) sum += bytes[at] - open[at]
+  }
+  return sum
 }
 
 const FLAT = 'the picture has no contrast'

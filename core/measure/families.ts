@@ -77,7 +77,7 @@ export function measureFamilies(planes: Planes, hues: HueHistogram, wheel: Wheel
 
 /** The value distribution of each family, in one pass over the picture. */
 function valuesByFamily({ value }: Planes, { bins }: HueHistogram, familyOfBin: Int16Array, count: number): Distribution[] {
-  const steps = 1001, counts = Array.from({ length: count }, () => new Float64Array(steps)), totals = new Float64Array(count)
+  const steps = 1001, counts = Array.from({ length: count }, () => new Uint32Array(steps)), totals = new Float64Array(count)
   for (let i = 0; i < bins.length; i++) {
     if (bins[i] < 0) continue
     const family = familyOfBin[bins[i]]

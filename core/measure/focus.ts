@@ -1,6 +1,6 @@
 /** Where the eye goes, and whether that is where it should (measures §4). */
 import { round1, round3 } from '../numeric/round'
-import { componentsOf } from '../picture/components'
+import { listComponents } from '../picture/components'
 import { boundsOf, ringOf, spansOf, type Area, type Spans } from '../picture/area'
 import { distributionOf, percentile, valueDistribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
@@ -25,7 +25,7 @@ export const RIM_SHARE = 0.02
 /** Connected areas of a mask, largest first; specks and masks made of specks alone are left out. */
 function spotsOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Spot[] {
   if (total < SPECK * count) return []
-  return componentsOf(inside, width, height, MOST_SPOTS).list.filter(c => c.size >= SPECK * count)
+  return listComponents(inside, width, height, MOST_SPOTS).filter(c => c.size >= SPECK * count)
     .map(c => ({ x: round3(c.x), y: round3(c.y), share: round3(c.size / count) }))
 }
 

@@ -12,11 +12,11 @@ export const VALUE_OF_GREY = Float32Array.from(LINEAR_OF_BYTE, Y => convertLumin
 
 /** The grey byte that luma, HSL lightness or HSV value gives a colour. */
 export function greyByte(name: Exclude<GreyName, 'value'>, r: number, g: number, b: number): number {
-  if (name === 'luma') return Math.round(0.299 * r + 0.587 * g + 0.114 * b)
+  if (name === 'luma') return (0.299 * r + 0.587 * g + 0.114 * b + 0.5) | 0
   const max = r > g ? (r > b ? r : b) : g > b ? g : b
   if (name === 'hsv') return max
   const min = r < g ? (r < b ? r : b) : g < b ? g : b
-  return Math.round((max + min) / 2)
+  return (max + min + 1) >> 1
 }
 
 export interface GreyDisagreement {

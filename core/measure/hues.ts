@@ -1,5 +1,6 @@
 /** The picture's colours on a wheel: a 1° bin for each coloured pixel, and the histograms of them. */
 import { NEUTRAL_CHROMA } from '../colour/oklab'
+import { hueOf, wrapDegrees } from '../numeric/angle'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { painterPositionOfHue } from '../wheel/painter'
@@ -15,57 +16,65 @@ export interface HueHistogram {
   /** Sum of chroma in each bin: the coloured weight. */
   readonly weight: Float64Array
   /** Pixels in each bin. */
-  readonly pixels: Float64Array
+  readonly pixels: Uint32Array
   readonly totalWeight: number
   readonly colouredPixels: number
 }
 
-/** Position at each tenth of a degree of OKLCH hue; linear between, so only the anchors' knees are rounded. */
-const PAINTER_TABLE = Float64Array.from({ length: 3602 }, (_, i) => painterPositionOfHue(i / 10))
+/** Steps of the smaller axis over the larger in an octant: 0.014° at the widest, and bins have edges a degree apart. */
+const RATIO_STEPS = 4096
 
-function tableBin(table: Float64Array, hueDeg: number): number {
-  const at = hueDeg * 10, i = at | 0
-  let step = table[i + 1] - table[i]
-  if (step > 180) step -= 360
-  else if (step < -180) step += 360
-  return (Math.round(table[i] + (at - i) * step) + 360) % 360
+/**
+ * Bin by octant and ratio, which saves the arc tangent of every pixel. The octant is 1 for a < 0, 2 for
+ * b < 0, 4 for |b| > |a|, summed.
+ */
+function binsOf(position: (hueDeg: number) => number): Uint16Array {
+  return Uint16Array.from({ length: 8 * (RATIO_STEPS + 1) }, (_, i) => {
+    const octant = Math.floor(i / (RATIO_STEPS + 1)), ratio = ((i % (RATIO_STEPS + 1)) + 0.5) / RATIO_STEPS
+    const [x, y] = octant & 4 ? [ratio, 1] : [1, ratio]
+    return Math.round(position(hueOf(octant & 1 ? -x : x, octant & 2 ? -y : y))) % 360
+  })
 }
 
-/** Arc tangent of 0–1 in degrees, interpolated in 2048 steps: within 1e-6° of exact, and the histogram has 1° bins. */
-const ATAN_STEPS = 2048
-const ATAN = Float64Array.from({ length: ATAN_STEPS + 2 }, (_, i) => (Math.atan(i / ATAN_STEPS) * 180) / Math.PI)
+const BINS = { painter: binsOf(painterPositionOfHue), perceptual: binsOf(hue => wrapDegrees(110 - hue)) } as const
 
-/** Hue of (a, b) in degrees, 0–360, by the octant and the table. */
-function tableHue(a: number, b: number): number {
+function tableBin(table: Uint16Array, a: number, b: number): number {
   const x = a < 0 ? -a : a, y = b < 0 ? -b : b
-  const steep = y > x
-  const at = (steep ? x / y : y / x) * ATAN_STEPS, i = at | 0
-  const octant = ATAN[i] + (at - i) * (ATAN[i + 1] - ATAN[i])
-  const quadrant = steep ? 90 - octant : octant
-  return a < 0 ? (b < 0 ? 180 + quadrant : 180 - quadrant) : b < 0 ? 360 - quadrant : quadrant
+  const steep = y > x, octant = (a < 0 ? 1 : 0) + (b < 0 ? 2 : 0) + (steep ? 4 : 0)
+  return table[octant * 4097 + (((steep ? x / y : y / x) * 4096) | 0)]
 }
 
+/** Histograms already made, kept as long as the planes they are of: the report, the lenses and the wheel read the same one. */
+const made = new WeakMap<Planes, Map<WheelName, HueHistogram>>()
+
+/** The histogram of a picture on a wheel. @param raster the raster of the planes. */
 export function hueHistogram(raster: Raster, planes: Planes, wheel: WheelName): HueHistogram {
-  const { a, b, chroma, mask } = planes
-  const bins = new Int16Array(mask.length).fill(NO_HUE)
-  const weight = new Float64Array(360), pixels = new Float64Array(360)
-  let totalWeight = 0, colouredPixels = 0
-  for (let i = 0; i < mask.length; i++) {
-    if (!mask[i] || chroma[i] < NEUTRAL_CHROMA) continue
-    let bin: number
-    if (wheel === 'process') {
-      const p = i * 4
-      bin = (Math.round(420 - hsvHueOf(raster.data[p], raster.data[p + 1], raster.data[p + 2])) + 360) % 360
-    } else {
-      const hue = tableHue(a[i], b[i])
-      bin = wheel === 'painter' ? tableBin(PAINTER_TABLE, hue) : (Math.round(470 - hue) + 360) % 360
-    }
-    bins[i] = bin
-    weight[bin] += chroma[i]
-    pixels[bin]++
-    totalWeight += chroma[i]
-    colouredPixels++
-  }
-  return { bins, weight, pixels, totalWeight, colouredPixels }
+  const known = made.get(planes) ?? new Map<WheelName, HueHistogram>()
+  const found = known.get(wheel) ?? countHues(raster, planes, wheel)
+  made.set(planes, known.set(wheel, found))
+  return found
 }
 
+function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogram {
+  const { a, b, chroma, mask } = planes, { data } = raster
+  const bins = new Int16Array(mask.length)
+  const weight = new Float64Array(360), pixels = new Uint32Array(360)
+  const table = wheel === 'process' ? null : BINS[wheel], neutral = NEUTRAL_CHROMA, none = NO_HUE
+  for (let i = 0; i < mask.length; i++) {
+    const c = chroma[i]
+    if (c < neutral || mask[i] === 0) {
+      bins[i] = none
+      continue
+    }
+    const bin = table === null ? processBin(data[4 * i], data[4 * i + 1], data[4 * i + 2]) : tableBin(table, a[i], b[i])
+    bins[i] = bin
+    weight[bin] += c
+    pixels[bin]++
+  }
+  return { bins, weight, pixels, totalWeight: weight.reduce((p, q) => p + q, 0), colouredPixels: pixels.reduce((p, q) => p + q, 0) }
+}
+
+function processBin(red: number, green: number, blue: number): number {
+  const position = Math.floor(420.5 - hsvHueOf(red, green, blue))
+  return position >= 360 ? position - 360 : position
+}

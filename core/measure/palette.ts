@@ -66,28 +66,42 @@ function seed(cells: readonly Cell[], k: number): Cell[] {
   return centres
 }
 
-function settle(cells: readonly Cell[], centres: Cell[]): Cell[] {
-  let current = centres
-  for (let round = 0; round < ROUNDS; round++) {
-    const next = current.map(() => ({ L: 0, a: 0, b: 0, n: 0 }))
-    for (const c of cells) {
-      let at = 0, least = Infinity
-      for (let k = 0; k < current.length; k++) {
-        const d = distance2(c, current[k])
+/** Lloyd's rounds until no cell changes its centre. Flat arrays: this is walked for every cell and centre. */
+function settle(cells: readonly Cell[], centres: readonly Cell[]): Cell[] {
+  const k = centres.length, stride = 4
+  const at = Float64Array.from(centres.flatMap(c => [c.L, c.a, c.b, c.n])), sums = new Float64Array(k * stride)
+  const L = Float64Array.from(cells, c => c.L), a = Float64Array.from(cells, c => c.a), b = Float64Array.from(cells, c => c.b), n = Float64Array.from(cells, c => c.n)
+  const nearest = new Int32Array(cells.length).fill(-1)
+  for (let round = 0, moved = true; moved && round < ROUNDS; round++) {
+    moved = false
+    sums.fill(0)
+    for (let i = 0; i < L.length; i++) {
+      const cL = L[i], ca = a[i], cb = b[i]
+      let best = 0, least = Infinity
+      for (let c = 0; c < at.length; c += stride) {
+        const dL = cL - at[c], da = ca - at[c + 1], db = cb - at[c + 2], d = dL * dL + da * da + db * db
         if (d < least) {
           least = d
-          at = k
+          best = c
         }
       }
-      const sum = next[at]
-      sum.L += c.L * c.n
-      sum.a += c.a * c.n
-      sum.b += c.b * c.n
-      sum.n += c.n
+      if (nearest[i] !== best) {
+        nearest[i] = best
+        moved = true
+      }
+      sums[best] += cL * n[i]
+      sums[best + 1] += ca * n[i]
+      sums[best + 2] += cb * n[i]
+      sums[best + 3] += n[i]
     }
-    current = next.filter(s => s.n > 0).map(s => ({ L: s.L / s.n, a: s.a / s.n, b: s.b / s.n, n: s.n }))
+    for (let c = 0; c < at.length; c += stride) {
+      const weight = sums[c + 3]
+      // A centre that lost every cell stays where it is, with no weight.
+      for (let j = 0; j < 3; j++) at[c + j] = weight > 0 ? sums[c + j] / weight : at[c + j]
+      at[c + 3] = weight
+    }
   }
-  return current
+  return Array.from({ length: k }, (_, c) => ({ L: at[c * stride], a: at[c * stride + 1], b: at[c * stride + 2], n: at[c * stride + 3] })).filter(c => c.n > 0)
 }
 
 function joinAlike(swatches: Cell[]): Cell[] {

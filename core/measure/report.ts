@@ -4,7 +4,7 @@ import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'
 
 /** Version of the definitions; raised when a number could change for the same picture. */
-export const REPORT_VERSION = 2
+export const REPORT_VERSION = 3
 
 export interface NotMeasurable { readonly kind: 'not-measurable', readonly reason: string }
 export type Measured<T> = T | NotMeasurable

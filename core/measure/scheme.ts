@@ -62,14 +62,27 @@ export function fitAt(name: SectorScheme, weight: Float64Array, rotation: number
   return { name, rotation, coverage, sectors: shares, distance: mean, score: coverage - (0.3 * scheme.width) / 360 - mean / 500 }
 }
 
+/** Coloured weight inside a scheme's sectors at each whole rotation: no sectors overlap, so each is a difference of running sums. */
+function coverageAt({ sectors }: Scheme, weight: Float64Array): Float64Array {
+  const running = new Float64Array(1081)
+  for (let i = 0; i < 1080; i++) running[i + 1] = running[i] + weight[i % 360]
+  return Float64Array.from({ length: 360 }, (_, rotation) => sectors.reduce((sum, { centre, half }) => {
+    const middle = ((rotation + centre) % 360) + 360, reach = Math.floor(half)
+    return sum + running[middle + reach + 1] - running[middle - reach]
+  }, 0))
+}
+
 /** The rotation that covers most; of equal ones, that with the least mean distance to the centres. */
 export function bestFit(name: SectorScheme, weight: Float64Array): Fit {
-  let best = fitAt(name, weight, 0)
-  for (let rotation = 1; rotation < 360; rotation++) {
+  const total = weight.reduce((p, q) => p + q, 0), covered = coverageAt(TEMPLATES.get(name)!.scheme, weight)
+  const most = covered.reduce((p, q) => Math.max(p, q), 0)
+  let best: Fit | null = null
+  for (let rotation = 0; rotation < 360; rotation++) {
+    if (covered[rotation] < most - 2 * SAME * total) continue
     const fit = fitAt(name, weight, rotation)
-    if (fit.coverage > best.coverage + SAME || (fit.coverage > best.coverage - SAME && fit.distance < best.distance - SAME)) best = fit
+    if (!best || fit.coverage > best.coverage + SAME || (fit.coverage > best.coverage - SAME && fit.distance < best.distance - SAME)) best = fit
   }
-  return best
+  return best!
 }
 
 export const holds = (fit: Fit): boolean => fit.coverage >= HOLDS.coverage - SAME && fit.sectors.every(s => s >= HOLDS.sector - SAME)

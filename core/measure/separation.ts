@@ -29,21 +29,22 @@ export interface AreaMean {
 /** Means over the measured pixels of an area, or null when it has none. */
 export function meanOf(spans: Spans, planes: Planes, { data }: Raster): AreaMean | null {
   const { width, value, lightness, a, b, mask } = planes
+  const linear = LINEAR_OF_BYTE
   let n = 0, sv = 0, sl = 0, sa = 0, sb = 0, red = 0, green = 0, blue = 0
   for (let r = 0; r < spans.rows.length; r++) {
     const row = spans.rows[r], base = (spans.top + r) * width
     for (let s = 0; s < row.length; s += 2) {
       for (let i = base + row[s], end = base + row[s + 1]; i < end; i++) {
-        if (!mask[i]) continue
+        if (mask[i] === 0) continue
         n++
         sv += value[i]
         sl += lightness[i]
         sa += a[i]
         sb += b[i]
         const p = i * 4
-        red += LINEAR_OF_BYTE[data[p]]
-        green += LINEAR_OF_BYTE[data[p + 1]]
-        blue += LINEAR_OF_BYTE[data[p + 2]]
+        red += linear[data[p]]
+        green += linear[data[p + 1]]
+        blue += linear[data[p + 2]]
       }
     }
   }

@@ -10,11 +10,11 @@ export const TEMPERATURE_PER_AXIS = (100 / 0.2) * Math.SQRT1_2
 
 /** Mean temperature of the whole picture: what relative temperature is measured against. */
 export function sceneTemperature({ a, b, mask, count }: Planes): number {
+  const perAxis = TEMPERATURE_PER_AXIS
   let sum = 0
   for (let i = 0; i < mask.length; i++) {
-    if (!mask[i]) continue
-    const t = TEMPERATURE_PER_AXIS * (a[i] + b[i])
-    sum += t > 100 ? 100 : t < -100 ? -100 : t
+    const t = perAxis * (a[i] + b[i])
+    sum += mask[i] * (t > 100 ? 100 : t < -100 ? -100 : t)
   }
   return count === 0 ? 0 : sum / count
 }
@@ -22,38 +22,35 @@ export function sceneTemperature({ a, b, mask, count }: Planes): number {
 export function measureTemperature(planes: Planes): Measured<TemperatureSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const { a, b, value, mask, values, count } = planes
-  // The distribution is rounded to 0.01 L*: half of that keeps the boundary pixels in.
-  const slack = 0.006
-  const dark = percentile(values, 1 / 3) + slack, light = percentile(values, 2 / 3) - slack, darkest = percentile(values, 0.1) + slack
-  let warm = 0, cool = 0, all = 0, darkSum = 0, darks = 0, lightSum = 0, lights = 0, deepSum = 0, deep = 0
+  // Temperatures are summed by the bins of value, from which the lights and the darks are read.
+  const sums = new Float64Array(values.counts.length), perStep = 1 / values.step
+  const perAxis = TEMPERATURE_PER_AXIS, neither = NEITHER_BELOW
+  let warm = 0, cool = 0
   for (let i = 0; i < value.length; i++) {
-    if (!mask[i]) continue
-    const full = TEMPERATURE_PER_AXIS * (a[i] + b[i]), v = value[i]
+    const measured = mask[i], full = perAxis * (a[i] + b[i])
     const t = full > 100 ? 100 : full < -100 ? -100 : full
-    all += t
-    if (t >= NEITHER_BELOW) warm++
-    else if (t <= -NEITHER_BELOW) cool++
-    if (v >= light) {
-      lightSum += t
-      lights++
-    }
-    if (v <= dark) {
-      darkSum += t
-      darks++
-      if (v <= darkest) {
-        deepSum += t
-        deep++
-      }
-    }
+    warm += t >= neither ? measured : 0
+    cool += t <= -neither ? measured : 0
+    sums[(value[i] * perStep + 0.5) | 0] += measured * t
   }
+  const meanBetween = (low: number, high: number): number => {
+    let sum = 0, n = 0
+    for (let bin = Math.max(0, Math.ceil(low * perStep - 0.1)), last = Math.min(sums.length - 1, Math.floor(high * perStep + 0.1)); bin <= last; bin++) {
+      sum += sums[bin]
+      n += values.counts[bin]
+    }
+    return sum / n
+  }
+  const mean = meanBetween(0, 101), lights = meanBetween(percentile(values, 2 / 3), 101)
+  const darks = meanBetween(0, percentile(values, 1 / 3)), darkest = meanBetween(0, percentile(values, 0.1))
   return {
-    mean: round1(all / count),
+    mean: round1(mean),
     warm: round3(warm / count),
     cool: round3(cool / count),
     neither: round3(1 - (warm + cool) / count),
-    lights: round1(lightSum / lights),
-    darks: round1(darkSum / darks),
-    lightMinusDark: round1(lightSum / lights - darkSum / darks),
-    darkest: round1(deepSum / deep)
+    lights: round1(lights),
+    darks: round1(darks),
+    lightMinusDark: round1(lights - darks),
+    darkest: round1(darkest)
   }
 }

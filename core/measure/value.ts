@@ -53,19 +53,15 @@ export function valueGroups(d: Distribution, wanted: number | null = null): Valu
 
 /** Pixels of flat black: very dark and without colour. */
 export function nearBlackMask({ value, chroma, mask }: Planes): Uint8Array {
-  const inside = new Uint8Array(mask.length)
-  for (let i = 0; i < mask.length; i++) {
-    if (mask[i] && value[i] < NEAR_BLACK.value && chroma[i] < NEAR_BLACK.chroma) inside[i] = 1
-  }
+  const inside = new Uint8Array(mask.length), bound = NEAR_BLACK
+  for (let i = 0; i < mask.length; i++) if (value[i] < bound.value && chroma[i] < bound.chroma) inside[i] = mask[i]
   return inside
 }
 
 /** Pixels of bare white: very light and without colour. */
 export function nearWhiteMask({ value, chroma, mask }: Planes): Uint8Array {
-  const inside = new Uint8Array(mask.length)
-  for (let i = 0; i < mask.length; i++) {
-    if (mask[i] && value[i] > NEAR_WHITE.value && chroma[i] < NEAR_WHITE.chroma) inside[i] = 1
-  }
+  const inside = new Uint8Array(mask.length), bound = NEAR_WHITE
+  for (let i = 0; i < mask.length; i++) if (value[i] > bound.value && chroma[i] < bound.chroma) inside[i] = mask[i]
   return inside
 }
 
@@ -78,9 +74,9 @@ export function measureValue(planes: Planes): Measured<ValueSection> {
   let black = 0, white = 0
   const { value, chroma, mask, count } = planes
   for (let i = 0; i < value.length; i++) {
-    if (!mask[i]) continue
-    if (value[i] < NEAR_BLACK.value && chroma[i] < NEAR_BLACK.chroma) black++
-    else if (value[i] > NEAR_WHITE.value && chroma[i] < NEAR_WHITE.chroma) white++
+    const v = value[i]
+    if (v < NEAR_BLACK.value) black += chroma[i] < NEAR_BLACK.chroma ? mask[i] : 0
+    else if (v > NEAR_WHITE.value) white += chroma[i] < NEAR_WHITE.chroma ? mask[i] : 0
   }
   return {
     darkest: round1(darkest),

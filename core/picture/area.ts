@@ -90,32 +90,34 @@ export function ringOf(spans: Spans, radius: number): Spans {
   const edge = new Int32Array(width + 1)
   const ring: number[][] = []
   for (let y = top; y <= bottom; y++) {
-    edge.fill(0)
-    for (let d = -reach; d <= reach; d++) {
-      const row = rows[y + d - spans.top]
-      if (!row) continue
-      const widen = half[Math.abs(d)]
+    let first = width, last = 0
+    for (let at = Math.max(0, y - reach - spans.top), end = Math.min(rows.length - 1, y + reach - spans.top); at <= end; at++) {
+      const row = rows[at], widen = half[Math.abs(at + spans.top - y)]
       for (let s = 0; s < row.length; s += 2) {
-        edge[Math.max(0, row[s] - widen)]++
-        edge[Math.min(width, row[s + 1] + widen)]--
+        const from = Math.max(0, row[s] - widen), to = Math.min(width, row[s + 1] + widen)
+        edge[from]++
+        edge[to]--
+        if (from < first) first = from
+        if (to > last) last = to
       }
     }
-    ring.push(spansLeft(edge, rows[y - spans.top] ?? [], width))
+    ring.push(spansLeft(edge, rows[y - spans.top] ?? [], first, last))
+    edge.fill(0, first, last + 1)
   }
   return { width, height, top, rows: ring }
 }
 
-/** The covered runs of a difference row, less the area's own spans. */
-function spansLeft(edge: Int32Array, own: readonly number[], width: number): number[] {
+/** The covered runs of a difference row between two columns, less the area's own spans. */
+function spansLeft(edge: Int32Array, own: readonly number[], first: number, last: number): number[] {
   for (let s = 0; s < own.length; s += 2) {
     edge[own[s]] -= 1 << 20
     edge[own[s + 1]] += 1 << 20
   }
   const row: number[] = []
   let cover = 0, start = -1
-  for (let x = 0; x <= width; x++) {
+  for (let x = first; x <= last; x++) {
     cover += edge[x]
-    const inside = x < width && cover > 0
+    const inside = x < last && cover > 0
     if (inside && start < 0) start = x
     else if (!inside && start >= 0) {
       row.push(start, x)

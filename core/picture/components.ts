@@ -17,69 +17,83 @@ export interface Components {
   readonly list: readonly Component[]
 }
 
-/**
- * @param inside 1 where the mask holds. @param most how many components to list.
- * Two passes with union–find (A. Rosenfeld and J. Pfaltz, JACM 13, 1966).
- */
-export function componentsOf(inside: Uint8Array, width: number, height: number, most: number): Components {
-  const labels = new Int32Array(width * height)
-  const parent: number[] = [0]
-  const rootOf = (label: number): number => {
-    let root = label
-    while (parent[root] !== root) root = parent[root] = parent[parent[root]]
-    return root
-  }
-  const join = (p: number, q: number): number => {
-    const a = rootOf(p), b = rootOf(q)
-    if (a === b) return a
-    parent[Math.max(a, b)] = Math.min(a, b)
-    return Math.min(a, b)
-  }
-  for (let y = 0, i = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, i++) {
+/** Runs of set pixels, row by row: first and past-the-last column, and row. */
+interface Runs { readonly count: number, readonly from: Int32Array, readonly to: Int32Array, readonly row: Int32Array }
+
+function runsOf(inside: Uint8Array, width: number, height: number): Runs {
+  let from = new Int32Array(1024), to = new Int32Array(1024), row = new Int32Array(1024)
+  const longer = (list: Int32Array): Int32Array<ArrayBuffer> => { const grown = new Int32Array(2 * list.length); grown.set(list); return grown }
+  let count = 0
+  for (let y = 0; y < height; y++) {
+    const start = y * width, end = start + width
+    for (let i = start; i < end; i++) {
       if (inside[i] === 0) continue
-      let label = x > 0 ? labels[i - 1] : 0
-      if (y > 0) {
-        const up = i - width
-        for (let k = x > 0 ? -1 : 0; k <= (x < width - 1 ? 1 : 0); k++) {
-          const other = labels[up + k]
-          if (other) label = label ? join(label, other) : other
-        }
-      }
-      if (!label) parent.push(label = parent.length)
-      labels[i] = label
+      const first = i
+      while (i < end && inside[i] !== 0) i++
+      if (count === from.length) [from, to, row] = [longer(from), longer(to), longer(row)]
+      from[count] = first - start
+      to[count] = i - start
+      row[count++] = y
     }
   }
-  return { labels, list: gather(labels, rootOf, width, height, parent.length).slice(0, most) }
+  return { count, from, to, row }
 }
 
-function gather(labels: Int32Array, rootOf: (label: number) => number, width: number, height: number, made: number): Component[] {
-  // Roots first, to indices from 1: the picture is then walked once, with a table look-up a pixel.
-  const index = new Int32Array(made)
-  let count = 0
-  for (let label = 1; label < made; label++) if (rootOf(label) === label) index[label] = ++count
-  for (let label = 1; label < made; label++) index[label] = index[rootOf(label)]
-  const n = new Int32Array(count + 1), sx = new Float64Array(count + 1), sy = new Float64Array(count + 1)
-  const x0 = new Int32Array(count + 1).fill(width), x1 = new Int32Array(count + 1), y0 = new Int32Array(count + 1).fill(height), y1 = new Int32Array(count + 1)
-  for (let y = 0, i = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, i++) {
-      if (labels[i] === 0) continue
-      const c = index[labels[i]]
-      labels[i] = c
-      n[c]++
-      sx[c] += x
-      sy[c] += y
-      if (x < x0[c]) x0[c] = x
-      if (x > x1[c]) x1[c] = x
-      if (y < y0[c]) y0[c] = y
-      y1[c] = y
+/** The component of each run, as the lowest run it is joined with: union–find (A. Rosenfeld and J. Pfaltz, JACM 13, 1966). */
+function joinRuns({ count, from, to, row }: Runs): Int32Array {
+  const parent = Int32Array.from({ length: count }, (_, run) => run)
+  const rootOf = (run: number): number => {
+    while (parent[run] !== run) run = parent[run] = parent[parent[run]]
+    return run
+  }
+  // `above` is the first run of the row before that may still reach down to this one; corners touch too.
+  for (let run = 0, above = 0; run < count; run++) {
+    while (above < run && (row[above] < row[run] - 1 || (row[above] === row[run] - 1 && to[above] < from[run]))) above++
+    for (let other = above; other < run && row[other] === row[run] - 1 && from[other] <= to[run]; other++) {
+      const p = rootOf(run), q = rootOf(other)
+      if (p !== q) parent[Math.max(p, q)] = Math.min(p, q)
     }
   }
-  return Array.from({ length: count }, (_, k) => k + 1).sort((p, q) => n[q] - n[p]).map(c => ({
+  for (let run = 0; run < count; run++) parent[run] = rootOf(run)
+  return parent
+}
+
+/** @param inside 1 where the mask holds. @param most how many components to list. */
+export function listComponents(inside: Uint8Array, width: number, height: number, most: number): Component[] {
+  return gather(runsOf(inside, width, height), width, height, most).list
+}
+
+/** The same with a label for each pixel. */
+export function componentsOf(inside: Uint8Array, width: number, height: number, most: number): Components {
+  const runs = runsOf(inside, width, height), { list, index } = gather(runs, width, height, most)
+  const labels = new Int32Array(width * height)
+  for (let run = 0; run < runs.count; run++) labels.fill(index[run], runs.row[run] * width + runs.from[run], runs.row[run] * width + runs.to[run])
+  return { labels, list }
+}
+
+/** Size, centre and bounds of each component, and the label of each run. */
+function gather(runs: Runs, width: number, height: number, most: number): { list: Component[], index: Int32Array } {
+  const { count, from, to, row } = runs, root = joinRuns(runs), index = new Int32Array(count)
+  let made = 0
+  for (let run = 0; run < count; run++) index[run] = root[run] === run ? ++made : index[root[run]]
+  const n = new Int32Array(made + 1), sx = new Float64Array(made + 1), sy = new Float64Array(made + 1)
+  const x0 = new Int32Array(made + 1).fill(width), x1 = new Int32Array(made + 1), y0 = new Int32Array(made + 1).fill(height), y1 = new Int32Array(made + 1)
+  for (let run = 0; run < count; run++) {
+    const c = index[run], length = to[run] - from[run]
+    n[c] += length
+    sx[c] += length * (from[run] + to[run] - 1) * 0.5
+    sy[c] += length * row[run]
+    x0[c] = Math.min(x0[c], from[run])
+    x1[c] = Math.max(x1[c], to[run])
+    y0[c] = Math.min(y0[c], row[run])
+    y1[c] = Math.max(y1[c], row[run] + 1)
+  }
+  const list = Array.from({ length: made }, (_, k) => k + 1).sort((p, q) => n[q] - n[p]).slice(0, most).map(c => ({
     size: n[c],
     x: (sx[c] / n[c] + 0.5) / width,
     y: (sy[c] / n[c] + 0.5) / height,
-    bounds: { x: x0[c] / width, y: y0[c] / height, w: (x1[c] + 1 - x0[c]) / width, h: (y1[c] + 1 - y0[c]) / height },
+    bounds: { x: x0[c] / width, y: y0[c] / height, w: (x1[c] - x0[c]) / width, h: (y1[c] - y0[c]) / height },
     label: c
   }))
+  return { list, index }
 }

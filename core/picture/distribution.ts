@@ -5,7 +5,7 @@
 export interface Distribution {
   readonly low: number
   readonly step: number
-  readonly counts: Float64Array
+  readonly counts: Uint32Array
   readonly total: number
 }
 
@@ -15,15 +15,14 @@ export interface Distribution {
  * @param bins bins wide enough to hold the wanted accuracy: values use 0.01 L*.
  */
 export function distributionOf(plane: Float32Array, mask: Uint8Array, low: number, high: number, bins: number): Distribution {
-  const counts = new Float64Array(bins)
-  const perUnit = bins / (high - low)
-  let total = 0
+  const counts = new Uint32Array(bins)
+  const perUnit = bins / (high - low), last = bins - 1
+  const shift = 0.5 - low * perUnit // bins are centred on their value
   for (let i = 0; i < plane.length; i++) {
-    if (!mask[i]) continue
-    const bin = ((plane[i] - low) * perUnit + 0.5) | 0 // bins are centred on their value
-    counts[bin < 0 ? 0 : bin >= bins ? bins - 1 : bin]++
-    total++
+    const bin = (plane[i] * perUnit + shift) | 0
+    counts[bin < 0 ? 0 : bin > last ? last : bin] += mask[i]
   }
+  const total = counts.reduce((p, q) => p + q, 0)
   return { low, step: 1 / perUnit, counts, total }
 }
 
@@ -56,6 +55,13 @@ export function shareBelow({ low, step, counts, total }: Distribution, limit: nu
   let seen = 0
   for (let bin = 0; bin < end; bin++) seen += counts[bin]
   return seen / total
+}
+
+/** Mean distance from a level; 0 of an empty distribution. */
+export function meanDeviation({ low, step, counts, total }: Distribution, level: number): number {
+  let sum = 0
+  for (let bin = 0; bin < counts.length; bin++) sum += counts[bin] * Math.abs(low + bin * step - level)
+  return total === 0 ? 0 : sum / total
 }
 
 /** Sums neighbouring bins into `bins` coarse ones: what the value rule draws and natural breaks read. */

@@ -25,15 +25,19 @@ function centreSurround(planes: readonly Plane[]): Plane {
     if (c === s) continue
     const { width, height } = pyramids[0][c]
     const squared = createPlane(width, height)
-    for (const pyramid of pyramids) {
-      const surround = enlargePlane(pyramid[s], width, height)
-      for (let i = 0; i < squared.data.length; i++) squared.data[i] += (pyramid[c].data[i] - surround.data[i]) ** 2
-    }
-    for (let i = 0; i < squared.data.length; i++) squared.data[i] = Math.sqrt(squared.data[i])
-    const back = enlargePlane(squared, base.width, base.height)
-    for (let i = 0; i < sum.data.length; i++) sum.data[i] += back.data[i] / CENTRES.length
+    for (const pyramid of pyramids) addSquares(pyramid[c].data, enlargePlane(pyramid[s], width, height).data, squared.data)
+    for (let i = 0, { data } = squared; i < data.length; i++) data[i] = Math.sqrt(data[i])
+    const back = enlargePlane(squared, base.width, base.height).data
+    for (let i = 0, { data } = sum; i < data.length; i++) data[i] += back[i] / CENTRES.length
   }
   return sum
+}
+
+function addSquares(centre: Float32Array, surround: Float32Array, out: Float32Array): void {
+  for (let i = 0; i < out.length; i++) {
+    const difference = centre[i] - surround[i]
+    out[i] += difference * difference
+  }
 }
 
 /** Colour difference that is not a difference of chroma: what is left of (a, b) contrast. */

@@ -62,22 +62,25 @@ export function featuresOf(planes: Planes): Features {
   return { width, height, cover, value, a, b, chroma, ...gradients(value, a, b) }
 }
 
+/** Adds a plane's gradient products at each pixel; edges repeat. */
+function addProducts({ width, height, data }: Plane, along: Float32Array, across: Float32Array, energy: Float32Array): void {
+  for (let y = 0, i = 0; y < height; y++) {
+    const up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
+    for (let x = 0; x < width; x++, i++) {
+      const dx = data[x < width - 1 ? i + 1 : i] - data[x > 0 ? i - 1 : i]
+      const dy = data[i + down] - data[i - up]
+      along[i] += dx * dx - dy * dy
+      across[i] += 2 * dx * dy
+      energy[i] += dx * dx + dy * dy
+    }
+  }
+}
+
 /** Colour counts in the gradient as value does: a red bar on equal grey has edges too. */
 function gradients(value: Plane, a: Plane, b: Plane): Pick<Features, 'detail' | 'along' | 'across' | 'energy'> {
   const { width, height } = value
   const detail = createPlane(width, height), along = createPlane(width, height), across = createPlane(width, height), energy = createPlane(width, height)
-  for (const { data } of [value, a, b]) {
-    for (let y = 0, i = 0; y < height; y++) {
-      const up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
-      for (let x = 0; x < width; x++, i++) {
-        const dx = data[x < width - 1 ? i + 1 : i] - data[x > 0 ? i - 1 : i]
-        const dy = data[i + down] - data[i - up]
-        along.data[i] += dx * dx - dy * dy
-        across.data[i] += 2 * dx * dy
-        energy.data[i] += dx * dx + dy * dy
-      }
-    }
-  }
+  for (const plane of [value, a, b]) addProducts(plane, along.data, across.data, energy.data)
   for (let i = 0; i < detail.data.length; i++) detail.data[i] = Math.sqrt(energy.data[i])
   const scratch = new Float32Array(width * height)
   for (const plane of [detail, along, across, energy]) blurPlane(plane.data, width, height, 1.5, scratch)

@@ -54,16 +54,18 @@ function groundOf(f: Features): [Float32Array, Float32Array, Float32Array] {
   const size = cover.length, sigma = GROUND_SHARE * Math.hypot(width, height)
   const scratch = new Float32Array(size), total = new Float32Array(size), weight = cover.slice()
   const ground = own.map(p => p.slice())
+  const [v, a, b] = own, [gv, ga, gb] = ground
   for (let round = 0; round < ROUNDS; round++) {
     total.set(weight)
     blurPlane(total, width, height, sigma, scratch)
     for (let c = 0; c < 3; c++) {
-      for (let i = 0; i < size; i++) ground[c][i] = own[c][i] * weight[i]
-      blurPlane(ground[c], width, height, sigma, scratch)
-      for (let i = 0; i < size; i++) ground[c][i] = total[i] > 1e-4 ? ground[c][i] / total[i] : own[c][i]
+      const from = own[c], to = ground[c]
+      for (let i = 0; i < size; i++) to[i] = from[i] * weight[i]
+      blurPlane(to, width, height, sigma, scratch)
+      for (let i = 0; i < size; i++) to[i] = total[i] > 1e-4 ? to[i] / total[i] : from[i]
     }
     for (let i = 0; i < size; i++) {
-      const off = distance(own[0][i], own[1][i], own[2][i], ground[0][i], ground[1][i], ground[2][i]) / APART
+      const off = distance(v[i], a[i], b[i], gv[i], ga[i], gb[i]) / APART
       weight[i] = cover[i] / (1 + off * off * off * off)
     }
   }
@@ -73,8 +75,9 @@ function groundOf(f: Features): [Float32Array, Float32Array, Float32Array] {
 export function itemsOf(f: Features): Items {
   const [gv, ga, gb] = groundOf(f)
   const contrast = new Float32Array(f.value.data.length)
+  const cover = f.cover.data, v = f.value.data, a = f.a.data, b = f.b.data
   for (let i = 0; i < contrast.length; i++) {
-    if (f.cover.data[i] > 0.5) contrast[i] = distance(f.value.data[i], f.a.data[i], f.b.data[i], gv[i], ga[i], gb[i])
+    if (cover[i] > 0.5) contrast[i] = distance(v[i], a[i], b[i], gv[i], ga[i], gb[i])
   }
   const everywhere = new Uint8Array(contrast.length).fill(1)
   const strong = percentile(distributionOf(contrast, everywhere, 0, 2, 4000), 0.995)
