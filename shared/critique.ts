@@ -3,7 +3,9 @@ import { STATIONS, type Station } from '../core/critique/reading'
 import type { Target } from '../core/critique/target'
 import { EXERCISE_KEYS } from '../core/exercise'
 import { areaSchema } from './area'
+import { notesSchema } from './notes'
 import { sectorSchemeSchema } from './scheme'
+import { standardsSchema } from './standards'
 
 export const stationSchema = z.enum(STATIONS as [Station, ...Station[]])
 export const exerciseKeySchema = z.enum(EXERCISE_KEYS)
@@ -68,7 +70,11 @@ export const critiqueSchema = z.object({
   releasedAt: z.iso.datetime().nullable(),
   corrections: z.array(correctionSchema),
   areas: z.array(namedAreaSchema),
-  assignment: assignmentBriefSchema.nullable()
+  assignment: assignmentBriefSchema.nullable(),
+  /** The house standards of its class. */
+  standards: standardsSchema,
+  /** The instructor's own; empty for the learner. */
+  notes: notesSchema
 })
 export type Critique = z.infer<typeof critiqueSchema>
 

@@ -47,6 +47,7 @@ export const submissionSchema = z.object({
   state: z.enum(['waiting', 'released']),
   width: z.int(),
   height: z.int(),
+  hasReference: z.boolean(),
   /** Minutes set aside for one critique in this class. */
   budgetMinutes: z.int(),
   measurement: measurementSchema

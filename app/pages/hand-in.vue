@@ -8,7 +8,7 @@ useHead({ title: 'Hand in · Critica' })
 const route = useRoute()
 const classes = ref<{ id: number, name: string }[]>([])
 const assignment = ref<Assignment | null>(null)
-const file = ref<File | null>(null)
+const file = ref<File | null>(null), reference = ref<File | null>(null)
 const form = reactive({ classId: null as number | null, title: '', stage: 'finished' as Stage, medium: '', question: '', about: '', plannedScheme: '' })
 const problem = ref(''), busy = ref(false)
 
@@ -42,6 +42,7 @@ async function send() {
     const body = new FormData()
     for (const [name, value] of Object.entries({ ...form, assignmentId: assignment.value?.id })) if (value !== null && value !== undefined) body.append(name, String(value))
     body.append('picture', file.value)
+    if (reference.value) body.append('reference', reference.value)
     try {
       await api(createdSchema, '/submissions', { method: 'POST', body })
       await navigateTo(assignment.value ? `/exercises/${assignment.value.id}` : '/work')
@@ -68,6 +69,7 @@ async function send() {
       <v-textarea v-model="form.about" label="What is it about? Where should the eye go?" maxlength="500" />
       <v-textarea v-if="!assignment" v-model="form.question" label="Your question" maxlength="500" />
       <v-select v-model="form.plannedScheme" :items="schemes" label="Colour scheme planned" />
+      <v-file-input v-model="reference" label="Reference, if it is a study from one" accept="image/png,image/jpeg,image/webp,image/tiff" />
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
       <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hand it in</v-btn>
       <p class="quiet small">Where and with what it was photographed is removed before anyone sees it. Only your instructor can.</p>

@@ -2,10 +2,21 @@
 import { LIGHT_STANDARD } from '../measure/light'
 import { MERGE_STANDARD } from '../measure/separation'
 import { RANGE_STANDARD } from '../measure/value'
+import { CUTOUT_RATIO } from '../measure/edges'
+import type { GreyName } from '../measure/greys'
 import type { WheelName } from '../wheel/steps'
+
+/** Schools of opposites: across the wheel, or one step off. */
+export type OppositesSchool = 'full' | 'one-step'
+/** Schools of black: kept off the palette, or used where it is meant. */
+export type BlackSchool = 'avoid' | 'with-intent'
 
 export interface HouseStandards {
   readonly wheel: WheelName
+  /** The grey that pictures are first seen in. */
+  readonly grey: GreyName
+  readonly opposites: OppositesSchool
+  readonly black: BlackSchool
   /** L* steps from which the range is full or moderate. */
   readonly range: { readonly full: number, readonly moderate: number }
   /** Share of flat black that is let pass. */
@@ -24,6 +35,8 @@ export interface HouseStandards {
   readonly leavesLight: number
   /** How much of the contrast thin dark lines may carry. */
   readonly lineDependence: number
+  /** How many times sharper or busier than its surroundings a figure looks cut out. */
+  readonly cutout: number
   /** Mirror correlation over which a picture is static. */
   readonly symmetry: number
   /** Heights between which a horizon cuts the picture in half. */
@@ -32,6 +45,9 @@ export interface HouseStandards {
 
 export const DEFAULT_STANDARDS: HouseStandards = {
   wheel: 'painter',
+  grey: 'value',
+  opposites: 'full',
+  black: 'avoid',
   range: RANGE_STANDARD,
   nearBlack: 0.02,
   merge: MERGE_STANDARD,
@@ -41,6 +57,7 @@ export const DEFAULT_STANDARDS: HouseStandards = {
   lightMinusDark: 8,
   leavesLight: LIGHT_STANDARD.leaves,
   lineDependence: 0.12,
+  cutout: CUTOUT_RATIO,
   symmetry: 0.8,
   horizon: { low: 0.45, high: 0.55 }
 }

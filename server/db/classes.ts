@@ -1,3 +1,5 @@
+import { DEFAULT_STANDARDS, type HouseStandards } from '../../core/critique/standards'
+import { standardsSchema } from '../../shared/standards'
 import type { Changed, Db, Row } from './pool'
 
 export interface ClassRow { readonly id: number, readonly name: string }
@@ -22,4 +24,20 @@ export async function listClassesOf(db: Db, accountId: number): Promise<ClassRow
 export async function isEnrolled(db: Db, classId: number, learnerId: number): Promise<boolean> {
   const [rows] = await db.execute<Row[]>('SELECT 1 FROM enrolments WHERE class_id = ? AND learner_id = ?', [classId, learnerId])
   return rows.length > 0
+}
+
+export async function isTaughtBy(db: Db, classId: number, instructorId: number): Promise<boolean> {
+  const [rows] = await db.execute<Row[]>('SELECT 1 FROM classes WHERE id = ? AND instructor_id = ?', [classId, instructorId])
+  return rows.length > 0
+}
+
+/** The class's own standards over the shipped ones, so that a standard added later has its default. */
+export async function findStandards(db: Db, classId: number): Promise<HouseStandards> {
+  const [rows] = await db.execute<Row[]>('SELECT standards FROM classes WHERE id = ?', [classId])
+  return standardsSchema.parse({ ...DEFAULT_STANDARDS, ...(rows[0]?.standards as Partial<HouseStandards> | null) })
+}
+
+/** @param standards null for the shipped ones. */
+export async function updateStandards(db: Db, classId: number, standards: HouseStandards | null): Promise<void> {
+  await db.execute('UPDATE classes SET standards = ? WHERE id = ?', [standards && JSON.stringify(standards), classId])
 }

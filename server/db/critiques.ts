@@ -1,5 +1,6 @@
 import { areaSchema } from '../../shared/area'
 import { targetSchema, type Correction, type CorrectionInput, type Critique, type MarkedArea } from '../../shared/critique'
+import { notesSchema, type Notes } from '../../shared/notes'
 import type { Station } from '../../core/critique/reading'
 import type { Area } from '../../core/picture/area'
 import type { Changed, Db, Row } from './pool'
@@ -26,6 +27,16 @@ export async function updateVerdict(db: Db, submissionId: number, works: string,
   const [result] = await db.execute<Changed>(
     'UPDATE critiques SET works = ?, verdict = ?, revision = revision + 1 WHERE submission_id = ? AND revision = ?', [works, verdict, submissionId, revision])
   return result.affectedRows === 1
+}
+
+/** Parsed on the way out: notes of an earlier shape gain what they lack. */
+export async function findNotes(db: Db, submissionId: number): Promise<Notes> {
+  const [rows] = await db.execute<Row[]>('SELECT notes FROM critiques WHERE submission_id = ?', [submissionId])
+  return notesSchema.parse(rows[0]?.notes ?? {})
+}
+
+export async function updateNotes(db: Db, submissionId: number, notes: Notes): Promise<void> {
+  await db.execute('UPDATE critiques SET notes = ? WHERE submission_id = ?', [JSON.stringify(notes), submissionId])
 }
 
 export async function markReleased(db: Db, submissionId: number, at: Date): Promise<void> {
@@ -86,6 +97,11 @@ export async function listAreas(db: Db, submissionId: number): Promise<MarkedAre
 export async function insertArea(db: Db, submissionId: number, name: string, area: Area): Promise<number> {
   const [result] = await db.execute<Changed>('INSERT INTO areas (submission_id, name, shape) VALUES (?, ?, ?)', [submissionId, name, JSON.stringify(area)])
   return result.insertId
+}
+
+export async function updateArea(db: Db, submissionId: number, id: number, name: string, area: Area): Promise<boolean> {
+  const [result] = await db.execute<Changed>('UPDATE areas SET name = ?, shape = ? WHERE id = ? AND submission_id = ?', [name, JSON.stringify(area), id, submissionId])
+  return result.affectedRows === 1
 }
 
 export async function deleteArea(db: Db, submissionId: number, id: number): Promise<boolean> {

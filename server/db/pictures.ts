@@ -16,13 +16,29 @@ export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
   return result.insertId
 }
 
-export type PictureSize = 'display' | 'thumb'
+export type PictureSize = 'original' | 'display' | 'thumb' | 'full'
+
+const COLUMN: Readonly<Record<PictureSize, string>> = { original: 'p.original_sha', display: 'p.display_sha', thumb: 'p.thumb_sha', full: 'p.full_sha' }
+
+const mapBlob = (row: Row | undefined): Blob | null =>
+  (row ? { sha256: row.sha256 as string, mediaType: row.media_type as string, bytes: row.bytes as Buffer } : null)
 
 /** The bytes of one size of a submission's picture, or null. */
 export async function findPictureBytes(db: Db, submissionId: number, size: PictureSize): Promise<Blob | null> {
-  const column = size === 'display' ? 'p.display_sha' : 'p.thumb_sha'
   const [rows] = await db.execute<Row[]>(
     `SELECT b.sha256, b.media_type, b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id
-     JOIN blobs b ON b.sha256 = ${column} WHERE s.id = ?`, [submissionId])
-  return rows[0] ? { sha256: rows[0].sha256 as string, mediaType: rows[0].media_type as string, bytes: rows[0].bytes as Buffer } : null
+     JOIN blobs b ON b.sha256 = ${COLUMN[size]} WHERE s.id = ?`, [submissionId])
+  return mapBlob(rows[0])
+}
+
+/** The display size of the reference that came with a submission, or null. */
+export async function findReferenceBytes(db: Db, submissionId: number): Promise<Blob | null> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT b.sha256, b.media_type, b.bytes FROM submissions s JOIN pictures p ON p.id = s.reference_id
+     JOIN blobs b ON b.sha256 = p.display_sha WHERE s.id = ?`, [submissionId])
+  return mapBlob(rows[0])
+}
+
+export async function updateFullSize(db: Db, submissionId: number, sha256: string): Promise<void> {
+  await db.execute('UPDATE pictures p JOIN submissions s ON s.picture_id = p.id SET p.full_sha = ? WHERE s.id = ?', [sha256, submissionId])
 }

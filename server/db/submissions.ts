@@ -5,7 +5,7 @@ import type { Changed, Db, Row } from './pool'
 
 const SELECT = `SELECT s.id, s.class_id, c.name AS class_name, c.instructor_id, c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
-  COALESCE(k.state, 'draft') AS critique_state, p.width, p.height, p.format, m.state, m.report, m.reason
+  COALESCE(k.state, 'draft') AS critique_state, p.width, p.height, p.format, s.reference_id, m.state, m.report, m.reason
   FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
   JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
   LEFT JOIN critiques k ON k.submission_id = s.id`
@@ -38,18 +38,19 @@ function mapSubmission(row: Row): OwnedSubmission {
       state: row.critique_state === 'released' ? 'released' : 'waiting',
       width: row.width as number,
       height: row.height as number,
+      hasReference: row.reference_id !== null,
       budgetMinutes: row.budget_minutes as number,
       measurement: mapMeasurement(row)
     }
   }
 }
 
-export async function insertSubmission(db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date): Promise<number> {
+export async function insertSubmission(db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date, referenceId: number | null): Promise<number> {
   const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
   const [result] = await db.execute<Changed>(
-    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id, handed_in_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-    [classId, learnerId, pictureId, title, stage, medium, question, about, plannedScheme, assignmentId ?? null, handedInAt])
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id, handed_in_at, reference_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [classId, learnerId, pictureId, title, stage, medium, question, about, plannedScheme, assignmentId ?? null, handedInAt, referenceId])
   return result.insertId
 }
 

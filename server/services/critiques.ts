@@ -2,22 +2,25 @@
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import type { CorrectionInput, Critique } from '../../shared/critique'
+import { NO_NOTES, type NotesChange } from '../../shared/notes'
 import type { ExerciseKey } from '../../core/exercise'
 import type { Area } from '../../core/picture/area'
 import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
-import { deleteArea, deleteCorrection, findCritique, insertArea, insertCorrection, listAreas, listCorrections, markReleased, reorderCorrections,
-  updateCorrection, updateVerdict } from '../db/critiques'
+import { findStandards } from '../db/classes'
+import { deleteArea, deleteCorrection, findCritique, findNotes, insertArea, insertCorrection, listAreas, listCorrections, markReleased, reorderCorrections,
+  updateArea, updateCorrection, updateNotes, updateVerdict } from '../db/critiques'
 import { db, transaction, type Db } from '../db/pool'
 import { taughtSubmission, visibleSubmission } from './access'
 
-async function wholeCritique(submissionId: number): Promise<Critique> {
+async function wholeCritique(submissionId: number, classId: number, withNotes: boolean): Promise<Critique> {
   const head = await findCritique(db(), submissionId)
   if (!head) throw new AppError('not-found', 'There is no critique of this piece.')
-  const [corrections, areas, assigned] = await Promise.all([
-    listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId)
+  const [corrections, areas, assigned, standards, notes] = await Promise.all([
+    listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId), findStandards(db(), classId),
+    withNotes ? findNotes(db(), submissionId) : NO_NOTES
   ])
   const assignment = assigned && { id: assigned.assignment.id, exercise: assigned.assignment.exercise, dueOn: assigned.assignment.dueOn }
-  return { ...head, corrections, areas, assignment }
+  return { ...head, corrections, areas, assignment, standards, notes }
 }
 
 /** The instructor's draft, or for its learner the critique once it is released. */
@@ -26,7 +29,7 @@ export async function readCritique(account: Account, submissionId: number): Prom
   if (submission.learner.id === account.id && submission.state !== 'released') {
     throw new AppError('not-found', 'The critique of this piece is not released yet.')
   }
-  return wholeCritique(submissionId)
+  return wholeCritique(submissionId, submission.classId, submission.learner.id !== account.id)
 }
 
 /** Runs an edit on a draft that this instructor may change, holding it so that no release crosses it. */
@@ -57,6 +60,13 @@ export const orderCorrections = (account: Account, submissionId: number, order: 
 
 export const addArea = (account: Account, submissionId: number, name: string, area: Area): Promise<number> =>
   editDraft(account, submissionId, connection => insertArea(connection, submissionId, name, area))
+
+export const changeArea = (account: Account, submissionId: number, id: number, name: string, area: Area): Promise<void> =>
+  editDraft(account, submissionId, async connection => found(await updateArea(connection, submissionId, id, name, area), 'area'))
+
+/** Changes some of the notes; the draft's row is held, so two windows writing different notes lose neither. */
+export const changeNotes = (account: Account, submissionId: number, change: NotesChange): Promise<void> =>
+  editDraft(account, submissionId, async connection => updateNotes(connection, submissionId, { ...await findNotes(connection, submissionId), ...change }))
 
 export const removeArea = (account: Account, submissionId: number, id: number): Promise<void> =>
   editDraft(account, submissionId, async connection => found(await deleteArea(connection, submissionId, id), 'area'))

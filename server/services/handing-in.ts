@@ -6,33 +6,46 @@ import { isEnrolled } from '../db/classes'
 import { insertCritique } from '../db/critiques'
 import { insertMeasurement } from '../db/measurements'
 import { insertBlob, insertPicture } from '../db/pictures'
-import { db, transaction } from '../db/pool'
+import { db, transaction, type Db } from '../db/pool'
 import { insertSubmission } from '../db/submissions'
+import type { Ingested } from '../work/picture.worker'
 import { ingestPicture } from '../work/pool'
 import { visibleAssignment } from './access'
 import { wakeMeasuring } from './measuring'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
 
-/** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
-export async function handIn(learner: Account, words: HandIn, bytes: Buffer, now: Date): Promise<number> {
-  if (bytes.length > PICTURE_LIMITS.bytes) throw new AppError('too-large', `The file is larger than 25 MB. ${READS}`)
+type Sizes = Ingested & { readonly bytes: Buffer }
+
+/** Decodes a file and makes its sizes. @param what named when it is refused. */
+async function takeApart(bytes: Buffer, what: string): Promise<Sizes> {
+  if (bytes.length > PICTURE_LIMITS.bytes) throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
+  const outcome = await ingestPicture(bytes)
+  if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
+  return { ...outcome, bytes }
+}
+
+async function store(connection: Db, { bytes, source, originalSha, display, thumb }: Sizes): Promise<number> {
+  await insertBlob(connection, { sha256: originalSha, mediaType: `image/${source.format}`, bytes })
+  for (const size of [display, thumb]) await insertBlob(connection, { ...size, bytes: Buffer.from(size.bytes) })
+  return insertPicture(connection, { original: originalSha, display: display.sha256, thumb: thumb.sha256, format: source.format, width: source.width, height: source.height })
+}
+
+/**
+ * @param reference the picture that a study was made from, if one was.
+ * @returns the submission's id. @throws AppError in the learner's words; nothing is stored then.
+ */
+export async function handIn(learner: Account, words: HandIn, bytes: Buffer, now: Date, reference: Buffer | null = null): Promise<number> {
   if (!await isEnrolled(db(), words.classId, learner.id)) throw new AppError('not-allowed', 'You are not in this class.')
   if (words.assignmentId) {
     const assignment = await visibleAssignment(learner, words.assignmentId)
     if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')
     if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
   }
-  const outcome = await ingestPicture(bytes)
-  if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
-  const { source, originalSha, display, thumb } = outcome
+  const picture = await takeApart(bytes, 'The picture'), from = reference && await takeApart(reference, 'The reference')
   const id = await transaction(async (connection) => {
-    await insertBlob(connection, { sha256: originalSha, mediaType: `image/${source.format}`, bytes })
-    for (const size of [display, thumb]) await insertBlob(connection, { ...size, bytes: Buffer.from(size.bytes) })
-    const pictureId = await insertPicture(connection, {
-      original: originalSha, display: display.sha256, thumb: thumb.sha256, format: source.format, width: source.width, height: source.height
-    })
-    const submissionId = await insertSubmission(connection, learner.id, pictureId, words, now)
+    const pictureId = await store(connection, picture), referenceId = from && await store(connection, from)
+    const submissionId = await insertSubmission(connection, learner.id, pictureId, words, now, referenceId)
     await insertCritique(connection, submissionId)
     await insertMeasurement(connection, submissionId, 'painter')
     return submissionId

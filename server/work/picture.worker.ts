@@ -43,6 +43,12 @@ export async function ingest({ bytes }: { bytes: Uint8Array }): Promise<Ingested
   return { kind: 'ingested', source, originalSha: sha256(bytes), display: stored(display, 'image/png'), thumb: stored(thumb, 'image/webp') }
 }
 
+/** Every pixel of an upload, upright, in sRGB and without metadata: for looking closely. */
+export async function upright({ bytes }: { bytes: Uint8Array }): Promise<Stored> {
+  const picture = await sharp(bytes, { limitInputPixels: false, pages: 1 }).rotate().toColourspace('srgb').webp({ quality: 92, effort: 2 }).toBuffer()
+  return stored(picture, 'image/webp')
+}
+
 export interface MeasureRequest {
   readonly display: Uint8Array
   readonly source: Source

@@ -2,7 +2,7 @@
 import { availableParallelism } from 'node:os'
 import Piscina from 'piscina'
 import type { Refusal } from './decode'
-import type { Ingested, MeasureRequest, measure } from './picture.worker'
+import type { Ingested, MeasureRequest, measure, Stored } from './picture.worker'
 
 let pool: Piscina | null = null
 
@@ -22,5 +22,7 @@ function workers(): Piscina {
 }
 
 export const ingestPicture = (bytes: Uint8Array): Promise<Ingested | Refusal> => workers().run({ bytes }, { name: 'ingest' })
+
+export const upright = (bytes: Uint8Array): Promise<Stored> => workers().run({ bytes }, { name: 'upright' })
 
 export const measureStored = (request: MeasureRequest): ReturnType<typeof measure> => workers().run(request, { name: 'measure' })

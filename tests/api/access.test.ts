@@ -16,6 +16,8 @@ const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/session', who: 'anybody' },
   { method: 'DELETE', path: '/session', who: 'account' },
   { method: 'GET', path: '/classes', who: 'account' },
+  { method: 'GET', path: '/classes/1/standards', who: 'instructor' },
+  { method: 'PUT', path: '/classes/1/standards', who: 'instructor', body: null },
   { method: 'GET', path: '/submissions', who: 'account' },
   { method: 'POST', path: '/submissions', who: 'learner' },
   { method: 'GET', path: '/submissions/1', who: 'account' },
@@ -31,7 +33,9 @@ const ROUTES: readonly Route[] = [
   { method: 'PUT', path: '/submissions/1/corrections/1', who: 'instructor', body: correction },
   { method: 'DELETE', path: '/submissions/1/corrections/1', who: 'instructor' },
   { method: 'POST', path: '/submissions/1/areas', who: 'instructor', body: { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } } },
+  { method: 'PUT', path: '/submissions/1/areas/1', who: 'instructor', body: { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } } },
   { method: 'DELETE', path: '/submissions/1/areas/1', who: 'instructor' },
+  { method: 'PUT', path: '/submissions/1/notes', who: 'instructor', body: { about: 'x' } },
   { method: 'GET', path: '/assignments', who: 'account' },
   { method: 'GET', path: '/assignments/1', who: 'account' },
   { method: 'POST', path: '/assignments/1/confirm', who: 'instructor' }

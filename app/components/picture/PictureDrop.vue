@@ -3,6 +3,7 @@ import { useDropZone, useObjectUrl } from '@vueuse/core'
 import { PICTURE_LIMITS } from '~~/shared/submission'
 
 /** Choosing a picture, or dropping one. What is plainly too large is said before it is sent. */
+withDefaults(defineProps<{ label?: string }>(), { label: 'Picture' })
 const file = defineModel<File | null>({ required: true })
 const zone = ref<HTMLElement>(), chooser = ref<HTMLInputElement>(), problem = ref('')
 const preview = useObjectUrl(file)
@@ -22,7 +23,7 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
     <img v-if="shown" :src="preview!" alt="The picture chosen">
     <p v-else-if="file">{{ file.name }}</p>
     <p v-else>Drop the picture here</p>
-    <input ref="chooser" class="visually-hidden" type="file" accept="image/png,image/jpeg,image/webp,image/tiff" aria-label="Picture" @change="take(chooser!.files)">
+    <input ref="chooser" class="visually-hidden" type="file" accept="image/png,image/jpeg,image/webp,image/tiff" :aria-label="label" @change="take(chooser!.files)">
     <v-btn size="small" @click="chooser!.click()">{{ file ? 'Choose another' : 'Choose a picture' }}</v-btn>
     <p class="small">PNG, JPEG, WebP or TIFF, up to 40 megapixels and 25 MB</p>
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>

@@ -1,17 +1,15 @@
 import { getRequestHeader, getRouterParam, setResponseHeader, setResponseStatus } from 'h3'
 import { AppError } from '../../../../../shared/errors'
-import { findPictureBytes, type PictureSize } from '../../../../db/pictures'
-import { db } from '../../../../db/pool'
 import { idParam, route } from '../../../../http/route'
 import { visibleSubmission } from '../../../../services/access'
+import { SERVED_SIZES, servedPicture } from '../../../../services/pictures'
 
-/** The display or thumbnail size. The original bytes, which may carry a place or a camera, never leave. */
+/** One size of a piece's picture, or its reference. The original bytes, which may carry a place or a camera, never leave. */
 export default route('account', async ({ event, account }) => {
   const { id } = await visibleSubmission(account, idParam(event))
-  const size = getRouterParam(event, 'size')
-  if (size !== 'display' && size !== 'thumb') throw new AppError('not-found', 'There is no such size of the picture.')
-  const blob = await findPictureBytes(db(), id, size satisfies PictureSize)
-  if (!blob) throw new AppError('not-found', 'The picture is missing.')
+  const asked = getRouterParam(event, 'size'), size = SERVED_SIZES.find(s => s === asked)
+  if (!size) throw new AppError('not-found', 'There is no such size of the picture.')
+  const blob = await servedPicture(id, size)
   const etag = `"${blob.sha256}"`
   setResponseHeader(event, 'etag', etag)
   setResponseHeader(event, 'cache-control', 'private, max-age=3600')

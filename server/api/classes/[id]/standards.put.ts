@@ -1,0 +1,9 @@
+import { standardsSchema } from '../../../../shared/standards'
+import { body, idParam, route } from '../../../http/route'
+import { writeStandards } from '../../../services/standards'
+
+/** Null returns to the shipped standards. */
+export default route('instructor', async ({ event, account }) => {
+  await writeStandards(account, idParam(event), await body(event, standardsSchema.nullable()))
+  return {}
+})

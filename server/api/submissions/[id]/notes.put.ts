@@ -1,0 +1,8 @@
+import { notesChangeSchema } from '../../../../shared/notes'
+import { body, idParam, route } from '../../../http/route'
+import { changeNotes } from '../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  await changeNotes(account, idParam(event), await body(event, notesChangeSchema))
+  return {}
+})
