@@ -18,6 +18,8 @@ export type Fault =
 export interface DemoPiece {
   readonly key: string
   readonly scene: () => Scene
+  /** What a study was made from. */
+  readonly reference?: () => Scene
   readonly learner: string
   /** Days before the demo is loaded. */
   readonly daysAgo: number
@@ -35,7 +37,7 @@ const HEAD: Area = { kind: 'polygon', points: [[0.34, 0.45], [0.36, 0.32], [0.5,
 export const REGATTA_FOCUS = rectangle(0.22, 0.34, 0.3, 0.42)
 
 /** Centres of the lit and shadow sides of the five pots (see the scene). */
-const POTS = ['clay', 'cream', 'green', 'ochre', 'blue'].map((name, i) => {
+export const POTS = ['clay', 'cream', 'green', 'ochre', 'blue'].map((name, i) => {
   const x = (140 + i * 268) / 1360
   return { name, lit: rectangle(x - 0.035, 0.55, 0.025, 0.12), shadow: rectangle(x + 0.018, 0.55, 0.025, 0.12) }
 })
@@ -62,7 +64,7 @@ export const PIECES: readonly DemoPiece[] = [
     faults: [{ kind: 'merges', name: 'the head', area: HEAD }]
   },
   {
-    key: 'slipway', scene: slipwayStudy, learner: 'mika', daysAgo: 2.2,
+    key: 'slipway', scene: slipwayStudy, reference: slipwayStudy, learner: 'mika', daysAgo: 2.2,
     words: { title: 'Slipway study', stage: 'study', medium: 'gouache', question: 'Does the boat hold the picture?', about: 'One orange boat in a blue morning', plannedScheme: 'complementary' },
     faults: []
   },

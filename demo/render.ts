@@ -34,3 +34,8 @@ export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
   await rename(`${file}.part`, file) // a killed process leaves no half picture behind
   return painted
 }
+
+/** What a study was made from: the same place, not painted but seen. Null for a piece of its own. */
+export async function renderReference({ reference }: DemoPiece): Promise<Buffer | null> {
+  return reference ? sharp(Buffer.from(svgOf(reference()))).blur(1.2).removeAlpha().png().toBuffer() : null
+}

@@ -9,13 +9,14 @@ import { insertAccount } from '../server/db/accounts'
 import { insertClass, insertEnrolment } from '../server/db/classes'
 import { db } from '../server/db/pool'
 import { listAssignments } from '../server/services/assignments'
-import { addArea, addCorrection, assignExercise, releaseCritique, writeVerdict } from '../server/services/critiques'
+import { addArea, addCorrection, assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critiques'
 import { handIn } from '../server/services/handing-in'
 import { measuringDone } from '../server/services/measuring'
 import { hashPassword } from '../server/services/passwords'
-import { FERRY, pieceNamed, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
+import { boundsOf, type Area } from '../core/picture/area'
+import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
-import { renderPiece } from './render'
+import { renderPiece, renderReference } from './render'
 
 const DAY = 86_400_000
 
@@ -36,17 +37,23 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   }
   const bring = async (piece: DemoPiece, assignmentId: number | null = null): Promise<number> => {
     progress(`painting ${piece.words.title}`)
-    return handIn(learners.get(piece.learner)!, { ...piece.words, classId, assignmentId }, await renderPiece(piece), new Date(now.getTime() - piece.daysAgo * DAY))
+    return handIn(learners.get(piece.learner)!, { ...piece.words, classId, assignmentId }, await renderPiece(piece), new Date(now.getTime() - piece.daysAgo * DAY), await renderReference(piece))
   }
   const ids = new Map<string, number>()
   for (const piece of PIECES) if (piece.key !== 'buoys') ids.set(piece.key, await bring(piece))
   await measuringDone()
   await markFerry(instructor, ids.get('ferry')!)
   await addArea(instructor, ids.get('regatta')!, FOCUS_NAME, REGATTA_FOCUS)
+  await changeNotes(instructor, ids.get('pots')!, { pairs: POTS.map(({ name, lit, shadow }) => ({ name, lit: middleOf(lit), shadow: middleOf(shadow) })) })
   await releaseSteps(instructor, ids.get('steps')!, now)
   const [assignment] = await listAssignments(learners.get('ada')!)
   await bring(pieceNamed('buoys'), assignment.id)
   await measuringDone()
+}
+
+const middleOf = (area: Area): { x: number, y: number } => {
+  const { x, y, w, h } = boundsOf(area)
+  return { x: x + w / 2, y: y + h / 2 }
 }
 
 /** A critique begun: one area, one correction. */

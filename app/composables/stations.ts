@@ -1,16 +1,20 @@
 /** The route of one critique: what each station is called and which lenses it brings. */
 import type { LensRequest } from '~~/core/lens/lens'
+import type { HouseStandards } from '~~/core/critique/standards'
+import type { GreyName } from '~~/core/measure/greys'
 import type { Station } from '~~/core/critique/reading'
 import type { Report } from '~~/core/measure/report'
 import { isMeasured } from '~~/core/measure/report'
 import type { SectorScheme } from '~~/core/wheel/schemes'
 
 export interface LensChoice { readonly label: string, readonly request: LensRequest }
-export interface StationPlan { readonly station: Station, readonly name: string, readonly lenses: (report: Report | null) => LensChoice[] }
+export interface StationPlan { readonly station: Station, readonly name: string, readonly lenses: (report: Report | null, standards: HouseStandards) => LensChoice[] }
 
 const PLAIN: LensChoice = { label: 'plain', request: { name: 'plain' } }
 
-const GREY: LensChoice = { label: 'grey, L*', request: { name: 'grey' } }
+const GREY_LABEL: Readonly<Record<GreyName, string>> = { value: 'grey, L*', luma: 'luma', hsl: 'HSL', hsv: 'HSV' }
+const greyOf = (grey: GreyName): LensChoice => ({ label: GREY_LABEL[grey], request: grey === 'value' ? { name: 'grey' } : { name: 'grey', grey } })
+const otherGreys = (school: GreyName): LensChoice[] => (Object.keys(GREY_LABEL) as GreyName[]).filter(g => g !== school).map(greyOf)
 const SQUINT: LensChoice = { label: 'squint', request: { name: 'squint' } }
 
 const familiesLens = (report: Report | null): LensChoice[] => (report ? [{ label: 'families', request: { name: 'families', wheel: report.wheel } }] : [])
@@ -24,29 +28,29 @@ function offSchemeLens(report: Report | null): LensChoice[] {
 }
 
 export const STATION_PLANS: readonly StationPlan[] = [
+  { station: 'first-look', name: 'First look', lenses: () => [PLAIN, SQUINT, { label: 'mirrored', request: { name: 'mirrored' } }] },
   {
     station: 'values',
     name: 'Values',
-    lenses: report => [
+    lenses: (report, { grey }) => [
       PLAIN,
-      GREY,
+      greyOf(grey),
       { label: report && isMeasured(report.value) && isMeasured(report.value.groups) ? `${report.value.groups.length} values` : 'values', request: { name: 'groups', count: null } },
       { label: '2 values', request: { name: 'two-values' } },
       SQUINT,
       { label: 'flat black', request: { name: 'near-black' } },
-      { label: 'luma', request: { name: 'grey', grey: 'luma' } },
-      { label: 'HSL', request: { name: 'grey', grey: 'hsl' } },
-      { label: 'HSV', request: { name: 'grey', grey: 'hsv' } }
+      ...otherGreys(grey)
     ]
   },
-  { station: 'focus', name: 'Focus', lenses: () => [PLAIN, { label: 'attention', request: { name: 'attention' } }, GREY, SQUINT, { label: 'whites', request: { name: 'near-white' } }] },
+  { station: 'focus', name: 'Focus', lenses: (_, { grey }) => [PLAIN, { label: 'attention', request: { name: 'attention' } }, greyOf(grey), SQUINT, { label: 'whites', request: { name: 'near-white' } }] },
   {
     station: 'temperature',
     name: 'Temperature',
-    lenses: () => [PLAIN, { label: 'warm, cool', request: { name: 'temperature' } }, { label: 'against scene', request: { name: 'relative-temperature' } }, GREY]
+    lenses: (_, { grey }) => [PLAIN, { label: 'warm, cool', request: { name: 'temperature' } }, { label: 'against scene', request: { name: 'relative-temperature' } }, greyOf(grey)]
   },
-  { station: 'harmony', name: 'Harmony', lenses: report => [PLAIN, ...offSchemeLens(report), ...familiesLens(report), GREY, SQUINT] },
-  { station: 'edges', name: 'Edges', lenses: () => [PLAIN, { label: 'sharpness', request: { name: 'edges' } }, { label: 'mirrored', request: { name: 'mirrored' } }, GREY] },
+  { station: 'harmony', name: 'Harmony', lenses: (report, { grey }) => [PLAIN, ...offSchemeLens(report), ...familiesLens(report), greyOf(grey), SQUINT] },
+  { station: 'light', name: 'Light', lenses: (_, { grey }) => [PLAIN, greyOf(grey), { label: '2 values', request: { name: 'two-values' } }, { label: 'warm, cool', request: { name: 'temperature' } }, { label: 'flat black', request: { name: 'near-black' } }] },
+  { station: 'edges', name: 'Edges', lenses: (_, { grey }) => [PLAIN, { label: 'sharpness', request: { name: 'edges' } }, { label: 'mirrored', request: { name: 'mirrored' } }, greyOf(grey)] },
   { station: 'verdict', name: 'Verdict', lenses: () => [PLAIN] }
 ]
 

@@ -1,10 +1,17 @@
 /** The bench's single keys. Typing in a field is never a command. */
 import { useEventListener } from '@vueuse/core'
 
-export interface BenchKeys { readonly help: Ref<boolean> }
+/** Every key with what it does, in the order they are listed on "?". */
+export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
+  ['.', 'next station'], [',', 'station before'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
+  ['+  −', 'closer, farther (or the wheel)'], ['f', 'as large as fits'], ['s', 'as a stamp'], ['d', 'from across the room'], ['x', 'mirrored'],
+  ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['v', 'reference beside the work'],
+  ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['m', 'mark a correction'],
+  ['u', 'undo'], ['y', 'do again'], ['Esc', 'drop what is being drawn'], ['?', 'this list']
+]
 
-export function useBenchKeys(): BenchKeys {
-  const bench = useBenchStore()
+export function useBenchKeys(): { readonly help: Ref<boolean> } {
+  const bench = useBenchStore(), wall = useWallStore()
   const help = ref(false)
   const typing = (event: KeyboardEvent): boolean =>
     event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null)
@@ -14,29 +21,40 @@ export function useBenchKeys(): BenchKeys {
     const next = STATION_PLANS[(at + by + STATION_PLANS.length) % STATION_PLANS.length]!
     void navigateTo(`/bench/${bench.submission!.id}/${next.station}`, { replace: true })
   }
+  const looking: Readonly<Record<string, () => void>> = {
+    '.': () => goBy(1), ',': () => goBy(-1), '?': () => { help.value = true },
+    '+': () => wall.zoomBy(1.25), '=': () => wall.zoomBy(1.25), '-': () => wall.zoomBy(0.8), 'f': wall.fit, 's': () => wall.hangAs('stamp'), 'd': () => wall.hangAs('room'),
+    'x': wall.mirror, '[': () => wall.turn(-1), ']': () => wall.turn(1), 'r': () => wall.turn(90), 'g': wall.nextGround,
+    'v': () => { if (bench.submission?.hasReference) wall.beside = !wall.beside },
+    'Escape': () => {
+      bench.drop()
+      bench.draft = bench.reshaping = null
+    }
+  }
+  const working: Readonly<Record<string, () => void>> = {
+    a: () => void drawFor(bench, 'lasso'), b: () => void drawFor(bench, 'rectangle'), p: () => void drawFor(bench, 'polygon'),
+    u: () => void bench.undo(), y: () => void bench.redo(),
+    m: () => { bench.draft = { station: bench.station, area: bench.sketch, readingId: null, reason: '', what: '', todo: '', target: null } }
+  }
 
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (typing(event)) return
-    const digit = Number(event.key)
     if (event.key === ' ') {
       if (event.target instanceof HTMLElement && event.target.closest('button, a')) return
       event.preventDefault()
       bench.comparing = true
-    } else if (event.key === '.') goBy(1)
-    else if (event.key === ',') goBy(-1)
-    else if (event.key === '?') help.value = true
-    else if (digit >= 1) {
-      const choice = planOf(bench.station).lenses(bench.report)[digit - 1]
-      if (choice) bench.lens = choice.request
-    } else if (event.key === 'Escape') {
-      bench.sketch = bench.draft = null
-      bench.drawing = false
-    } else if (bench.released) return
-    else if (event.key === 'a') bench.drawing = !bench.drawing
-    else if (event.key === 'm') {
-      event.preventDefault()
-      bench.draft = { station: bench.station, area: bench.sketch, readingId: null, reason: '', what: '', todo: '', target: null }
+      return
     }
+    const digit = Number(event.key)
+    if (digit >= 1) {
+      const choice = planOf(bench.station).lenses(bench.report, bench.standards)[digit - 1]
+      if (choice) bench.lens = choice.request
+      return
+    }
+    const command = looking[event.key] ?? (bench.released ? undefined : working[event.key])
+    if (!command) return
+    event.preventDefault()
+    command()
   })
   useEventListener('keyup', (event: KeyboardEvent) => { if (event.key === ' ') bench.comparing = false })
   useEventListener('blur', () => { bench.comparing = false })

@@ -29,7 +29,7 @@ const load = computed(() => {
 })
 
 function linkOf(piece: Submission): string {
-  return piece.assignmentId !== null ? `/exercises/${piece.assignmentId}` : piece.state === 'released' ? `/bench/${piece.id}/verdict` : `/bench/${piece.id}/values`
+  return piece.assignmentId !== null ? `/exercises/${piece.assignmentId}` : piece.state === 'released' ? `/bench/${piece.id}/verdict` : `/bench/${piece.id}`
 }
 
 async function fetchDesk() {

@@ -1,7 +1,7 @@
 /** Where the eye goes, and whether that is where it should (measures §4). */
 import { round1, round3 } from '../numeric/round'
 import { listComponents } from '../picture/components'
-import { boundsOf, ringOf, spansOf, type Area, type Spans } from '../picture/area'
+import { areaHolds, boundsOf, ringOf, spansOf, type Area, type Spans } from '../picture/area'
 import { distributionOf, percentile, valueDistribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { diagonalOf } from '../picture/raster'
@@ -58,12 +58,6 @@ export function vividOf(planes: Planes): Spot[] {
   return spotsOf(inside, total, planes)
 }
 
-const contains = (area: Area, x: number, y: number): boolean => {
-  const spans = spansOf(area, 1000, 1000), row = spans.rows[Math.floor(y * 1000) - spans.top]
-  const px = Math.floor(x * 1000)
-  return row !== undefined && row.some((from, i) => i % 2 === 0 && px >= from && px < row[i + 1])
-}
-
 /** Pixels of an area and its rim as 1 in a mask of the picture's size. */
 function maskOf(parts: readonly Spans[], size: number): Uint8Array {
   const mask = new Uint8Array(size)
@@ -95,7 +89,7 @@ function measureArea(planes: Planes, { map }: Attention, peaks: readonly Peak[],
   const rimmed = both(maskOf([spans, ringOf(spans, RIM_SHARE * diagonalOf(planes))], planes.mask.length), planes.mask)
   const contrast = contrastOver(planes, rimmed)!
   const elsewhere = strongestWindow(planes, boundsOf(area), pixels / planes.mask.length)
-  const rank = peaks.findIndex(p => contains(area, p.x, p.y))
+  const rank = peaks.findIndex(p => areaHolds(area, p.x, p.y))
   const chroma = (mask: Uint8Array): number | null => {
     const d = distributionOf(planes.chroma, mask, 0, 0.4, 4000)
     return d.total === 0 ? null : percentile(d, 0.95)
@@ -110,7 +104,7 @@ function measureArea(planes: Planes, { map }: Attention, peaks: readonly Peak[],
     ratio: elsewhere === null ? notMeasurable('there is no other window to compare with')
       : elsewhere < 0.05 ? notMeasurable('nothing outside the focal area has contrast') : round3(contrast / elsewhere),
     saturationRatio: inside === null || outside === null || outside < 1e-3 ? notMeasurable('nothing outside the focal area has colour') : round3(inside / outside),
-    competitors: peaks.filter(p => !contains(area, p.x, p.y))
+    competitors: peaks.filter(p => !areaHolds(area, p.x, p.y))
   }
 }
 
@@ -145,6 +139,6 @@ export interface ReadingOrder {
 /** The route attention takes over intended stops (areas, in their intended order). */
 export function readingOrder(peaks: Measured<readonly Peak[]>, stops: readonly Area[]): ReadingOrder {
   const route = isMeasured(peaks) ? peaks : []
-  const taken = [...new Set(route.map(p => stops.findIndex(s => contains(s, p.x, p.y))).filter(i => i >= 0))]
+  const taken = [...new Set(route.map(p => stops.findIndex(s => areaHolds(s, p.x, p.y))).filter(i => i >= 0))]
   return { taken, skipped: stops.map((_, i) => i).filter(i => !taken.includes(i)), inOrder: taken.every((stop, i) => i === 0 || stop > taken[i - 1]) }
 }

@@ -1,8 +1,12 @@
 /** Warm and cool: absolute, by lights and darks, and relative to the scene (measures §5). */
-import { NEITHER_BELOW } from '../colour/temperature'
+import { chromaOf, NEUTRAL_CHROMA } from '../colour/oklab'
+import { NEITHER_BELOW, temperatureOf } from '../colour/temperature'
 import { round1, round3 } from '../numeric/round'
+import { ringOf, spansOf, type Area } from '../picture/area'
 import { percentile } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
+import { diagonalOf, type Raster } from '../picture/raster'
+import { meanOf, RING_SHARE } from './separation'
 import { notMeasurable, type Measured, type TemperatureSection } from './report'
 
 /** T is C · cos(h − 45°) ÷ 0.20 × 100, and C · cos(h − 45°) is the projection (a + b) ÷ √2: this much T for each of a and b. */
@@ -52,5 +56,23 @@ export function measureTemperature(planes: Planes): Measured<TemperatureSection>
     darks: round1(darks),
     lightMinusDark: round1(lights - darks),
     darkest: round1(darkest)
+  }
+}
+
+/** An area's temperature where it stands. */
+export interface AreaTemperature {
+  readonly own: number
+  readonly scene: number
+  readonly ring: number
+  /** The area is a grey, whose temperature is only the scene's doing. */
+  readonly neutral: boolean
+}
+
+/** Temperature of a marked area against the scene and against the ring around it (measures §5). Null where either holds no pixel. */
+export function areaTemperature(area: Area, planes: Planes, raster: Raster): AreaTemperature | null {
+  const spans = spansOf(area, planes.width, planes.height)
+  const inside = meanOf(spans, planes, raster), around = meanOf(ringOf(spans, RING_SHARE * diagonalOf(planes)), planes, raster)
+  return inside && around && {
+    own: temperatureOf(inside.oklab), scene: sceneTemperature(planes), ring: temperatureOf(around.oklab), neutral: chromaOf(inside.oklab) < NEUTRAL_CHROMA
   }
 }

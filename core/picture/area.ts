@@ -126,3 +126,18 @@ function spansLeft(edge: Int32Array, own: readonly number[], first: number, last
   }
   return row
 }
+
+/** Whether a point in fractions lies in an area (even–odd rule). */
+export function areaHolds(area: Area, x: number, y: number): boolean {
+  const points = cornersOf(area)
+  return points.reduce((inside, [x0, y0], i) => {
+    const [x1, y1] = points[(i + 1) % points.length]
+    return y0 <= y !== y1 <= y && x < x0 + ((y - y0) / (y1 - y0)) * (x1 - x0) ? !inside : inside
+  }, false)
+}
+
+/** A small disc about a point as an area: what a colour is sampled over. @param radius share of the diagonal. */
+export function discAt(x: number, y: number, radius: number, { width, height }: { width: number, height: number }): Area {
+  const r = radius * Math.hypot(width, height)
+  return { kind: 'polygon', points: Array.from({ length: 16 }, (_, i) => [x + (r * Math.cos((i * Math.PI) / 8)) / width, y + (r * Math.sin((i * Math.PI) / 8)) / height] as const) }
+}

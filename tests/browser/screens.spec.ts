@@ -5,10 +5,12 @@ import { DEMO_PASSWORD } from '../../demo/people'
 
 const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] = [
   ['tamsin', '/desk', '.piece'],
+  ['tamsin', '/bench/2/first-look', '.question'],
   ['tamsin', '/bench/1/values', '[data-reading="value.separation"]'],
   ['tamsin', '/bench/8/focus', '[data-reading="focus.intended"]'],
   ['tamsin', '/bench/9/temperature', '[data-reading="temperature.light"]'],
   ['tamsin', '/bench/1/harmony', '.ranking'],
+  ['tamsin', '/bench/9/light', '[data-reading="light.leaves.ochre"]'],
   ['tamsin', '/bench/8/edges', '[data-reading="edges.lines"]'],
   ['tamsin', '/bench/1/verdict', '.corrections'],
   ['tamsin', '/exercises', 'li'],

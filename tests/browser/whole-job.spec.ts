@@ -50,13 +50,14 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   const tamsin = await enter(browser, 'tamsin')
   await expect(tamsin.getByRole('heading', { level: 1 })).toContainText('wait')
   await tamsin.getByRole('link', { name: title }).click()
+  await tamsin.keyboard.press('.')
   const range = tamsin.locator('[data-reading="value.range"]')
   // The figures are CIE 15: bytes 145 and 94 are L* 60.16 and 39.87.
   await expect(range).toContainText('The range is narrow: 20 steps')
   await range.getByRole('button', { name: 'show me' }).click()
   await expect(tamsin.locator('canvas[data-lens="grey"]')).toBeVisible()
 
-  await tamsin.keyboard.press('a')
+  await tamsin.keyboard.press('b')
   const wall = (await tamsin.locator('canvas.picture').boundingBox())!
   const at = (x: number, y: number): [number, number] => [wall.x + x * wall.width, wall.y + y * wall.height]
   await tamsin.mouse.move(...at(0.377, 0.402))
@@ -66,7 +67,7 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   await tamsin.mouse.up()
   const sketch = tamsin.locator('[data-test="sketch"]')
   await expect(sketch).toContainText(/merges with its surroundings: [34] apart, 10 wanted/)
-  await sketch.getByRole('textbox').fill('the boat')
+  await sketch.getByLabel('What is it?').fill('the boat')
   await sketch.getByRole('button', { name: 'Keep the area' }).click()
   const boat = tamsin.locator('[data-reading="value.separation"]')
   await expect(boat).toContainText('The boat merges with its surroundings')

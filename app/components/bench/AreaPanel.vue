@@ -1,83 +1,104 @@
 <script setup lang="ts">
-import { FOCUS_NAME } from '~~/shared/critique'
+import { FOCUS_NAME, type MarkedArea } from '~~/shared/critique'
+import { areaReadings, type MeasuredArea } from '~/composables/areaReadings'
 import { useBenchPicture } from '~/composables/usePicture'
-import { DEFAULT_STANDARDS } from '~~/core/critique/standards'
-import { separationReading } from '~~/core/critique/readings'
-import { isMeasured, type Measured, type Separation } from '~~/core/measure/report'
+import { drawFor } from '~/composables/draw'
 import type { Area } from '~~/core/picture/area'
 
-/** Areas of the picture, each against what is around it; and the one being drawn, read as the hand moves. */
+/** The areas drawn on this piece, shared by all stations: each read in the station's own terms, and live while one is drawn or reshaped. */
 const emit = defineEmits<{ exercise: [] }>()
 const bench = useBenchStore()
 const { client, ready } = useBenchPicture()
 
-const name = ref('')
-const live = ref<Measured<Separation> | null>(null)
-const kept = ref(new Map<number, Measured<Separation>>())
+const name = ref(''), renaming = ref<number | null>(null)
+const NAMES = ['the face', 'the figure', 'the sky', 'foreground', 'middle ground', 'background']
 
-/** One question in flight; while it is answered only the newest area waits. */
+/** One question in flight for the area under the hand; while it is answered only the newest shape waits. */
+const live = shallowRef<MeasuredArea | null>(null)
 let busy = false
-async function measureSketch() {
-  if (busy) return
-  busy = true
-  while (bench.sketch) {
-    const asked: Area = bench.sketch
-    live.value = await client.call(w => w.separation('this area', asked)).catch(() => null)
-    if (asked === bench.sketch) break
-  }
-  busy = false
+const moving = computed<Area | null>(() => bench.reshaping?.area ?? (bench.tool === null || bench.tool === 'rectangle' || bench.tool === 'lasso' ? bench.sketch : null))
+const measure = async (what: string, area: Area): Promise<MeasuredArea> => {
+  const separation = await client.call(w => w.separation(what, area))
+  return { area, separation, figure: bench.station === 'values' ? null : await client.call(w => w.figure(area)) }
 }
-watch(() => bench.sketch, (sketch) => {
-  if (sketch) void measureSketch()
-  else live.value = null
+watch(moving, async () => {
+  if (busy || !ready.value) return
+  busy = true
+  while (moving.value) {
+    const asked = moving.value
+    live.value = await measure('this area', asked).catch(() => null)
+    performance.mark('area-read')
+    if (asked === moving.value) break
+  }
+  if (!moving.value) live.value = null
+  busy = false
 })
-watch([() => bench.critique?.areas, ready], async ([areas]) => {
+const kept = shallowRef(new Map<number, MeasuredArea>())
+watch([() => bench.critique?.areas, () => bench.station, ready], async ([areas]) => {
   if (!ready.value) return
-  const measured = new Map<number, Measured<Separation>>()
-  for (const a of areas ?? []) measured.set(a.id, await client.call(w => w.separation(a.name, a.area)))
+  const measured = new Map<number, MeasuredArea>()
+  for (const a of areas ?? []) measured.set(a.id, await measure(a.name, a.area))
   kept.value = measured
 }, { immediate: true })
 
-const readingOf = (what: string, separation: Measured<Separation> | null | undefined) =>
-  (separation && isMeasured(separation) ? separationReading(what, separation, DEFAULT_STANDARDS) : null)
-const liveReading = computed(() => readingOf(name.value.trim() || 'this area', live.value))
-const areas = computed(() => (bench.critique?.areas ?? []).filter(a => a.name !== FOCUS_NAME).map(a => ({ ...a, reading: readingOf(a.name, kept.value.get(a.id)) })))
+const listed = computed(() => bench.areas.filter(a => a.name !== FOCUS_NAME).map((a) => {
+  const measured = a.id === bench.reshaping?.id ? live.value : kept.value.get(a.id)
+  return { ...a, readings: measured ? areaReadings(bench.station, a.name, measured, bench.standards) : [] }
+}))
+const liveReadings = computed(() => (bench.sketch && live.value ? areaReadings(bench.station, name.value?.trim() || 'this area', live.value, bench.standards) : []))
 
 async function keep() {
-  if (bench.sketch && await bench.addArea(name.value.trim() || 'this area', bench.sketch)) drop()
+  if (bench.sketch && await bench.addArea(name.value?.trim() || 'this area', bench.sketch) !== null) drop()
 }
 function drop() {
-  bench.sketch = null
-  bench.drawing = false
+  bench.drop()
   name.value = ''
+}
+async function reshape(area: MarkedArea) {
+  if (bench.reshaping?.id !== area.id) bench.reshaping = area
+  else {
+    await bench.changeArea(area.id, { name: area.name, area: bench.reshaping.area })
+    bench.reshaping = null
+  }
+}
+async function rename(area: MarkedArea, to: string) {
+  renaming.value = null
+  if (to.trim() && to.trim() !== area.name) await bench.changeArea(area.id, { name: to.trim(), area: area.area })
 }
 </script>
 
 <template>
-  <section aria-label="Areas">
-    <div v-if="bench.sketch" class="sketch" data-test="sketch">
-      <p v-if="liveReading" class="words" aria-live="polite">{{ liveReading.sentence }}</p>
-      <FigureBar v-if="liveReading?.figure" :figure="liveReading.figure" />
-      <v-text-field v-model="name" label="What is it? (the face, the boat)" autofocus @keydown.enter="keep" @keydown.esc="drop" />
-      <div class="actions">
-        <v-btn size="small" @click="keep">Keep the area</v-btn>
-        <button class="word-link" @click="drop">drop it</button>
-      </div>
+  <section aria-label="Areas" class="areas">
+    <div v-if="bench.sketch && !bench.tool" class="sketch" data-test="sketch">
+      <template v-for="r in liveReadings" :key="r.id"><p class="words" aria-live="polite">{{ r.sentence }}</p><FigureBar v-if="r.figure" :figure="r.figure" /></template>
+      <v-combobox v-model="name" :items="NAMES" label="What is it? (the face, the boat)" autofocus @keydown.enter="keep" @keydown.esc="drop" />
+      <div class="actions"><v-btn size="small" @click="keep">Keep the area</v-btn><button class="word-link" @click="drop">drop it</button></div>
     </div>
-    <template v-for="a in areas" :key="a.id">
-      <ReadingItem v-if="a.reading" :reading="a.reading" :area="a.area" @exercise="emit('exercise')">
-        <button v-if="!bench.released" class="word-link" :aria-label="`remove the area ${a.name}`" @click="bench.removeArea(a.id)">remove</button>
+    <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">{{ liveReadings[0]!.sentence }}</p>
+    <template v-for="a in listed" :key="a.id">
+      <ReadingItem v-for="(r, i) in a.readings" :key="r.id" :reading="r" :area="a.area" :item-key="`${r.id}:${a.id}`" @exercise="emit('exercise')">
+        <template v-if="i === 0 && !bench.released">
+          <button class="word-link" :aria-label="`${bench.reshaping?.id === a.id ? 'keep the shape of' : 'reshape'} ${a.name}`" @click="reshape(a)">{{ bench.reshaping?.id === a.id ? 'keep this shape' : 'reshape' }}</button>
+          <button class="word-link" :aria-label="`rename ${a.name}`" @click="renaming = renaming === a.id ? null : a.id">rename</button>
+          <button class="word-link" :aria-label="`remove the area ${a.name}`" @click="bench.removeArea(a)">remove</button>
+          <v-text-field v-if="renaming === a.id" :model-value="a.name" label="Name of the area" maxlength="60" autofocus class="rename" @change="rename(a, ($event.target as HTMLInputElement).value)" @keydown.esc="renaming = null" />
+        </template>
       </ReadingItem>
     </template>
-    <button v-if="!bench.released && !bench.sketch" class="word-link draw" :aria-pressed="bench.drawing" @click="bench.drawing = !bench.drawing">
-      {{ bench.drawing ? 'drag over the picture …' : 'draw an area to read it (a)' }}
-    </button>
+    <p v-if="!bench.released && !(bench.sketch && !bench.tool)" class="draw">
+      <template v-if="bench.tool">{{ bench.tool === 'polygon' ? 'click corner by corner; the first again closes (Enter)' : bench.tool === 'point' ? 'click on the picture' : 'drag over the picture' }} … <button class="word-link" @click="bench.drop()">no</button></template>
+      <template v-else>
+        {{ bench.station === 'focus' ? 'where should the eye go?' : 'read an area:' }}
+        <button class="word-link" title="a" @click="drawFor(bench, 'lasso')">by hand</button> <button class="word-link" title="b" @click="drawFor(bench, 'rectangle')">box</button> <button class="word-link" title="p" @click="drawFor(bench, 'polygon')">corners</button>
+      </template>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.sketch { padding: 12px 0; border-bottom: 1px solid #5e5e5e; display: grid; gap: 8px; }
+.sketch, .live { padding: 12px 0; border-bottom: 1px solid #5e5e5e; display: grid; gap: 8px; }
 .words { color: var(--panel-ink); }
 .actions { display: flex; gap: 16px; align-items: baseline; }
-.draw { margin-top: 12px; color: var(--panel-quiet); }
+.draw { margin-top: 12px; font-size: 13px; color: var(--panel-quiet); display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: baseline; }
+.rename { width: 100%; }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The top of the bench: way back, the piece, the learner's question, what is saved, the release. */
 const bench = useBenchStore()
+const standards = ref(false)
 const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as const
 </script>
 
@@ -10,8 +11,14 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
     <h1>{{ bench.submission!.title }}</h1>
     <span class="meta">{{ bench.submission!.learner.name }} · {{ bench.submission!.medium || 'no medium given' }}</span>
     <span class="question" :title="bench.submission!.question">{{ bench.submission!.question && `“${bench.submission!.question}”` }}</span>
+    <button class="word-link" @click="standards = true">standards</button>
+    <template v-if="!bench.released">
+      <button class="word-link" :disabled="!bench.canUndo" title="u" @click="bench.undo()">undo</button>
+      <button class="word-link" :disabled="!bench.canRedo" title="y" @click="bench.redo()">do again</button>
+    </template>
     <span class="meta" role="status">{{ bench.released ? 'released' : SAID[bench.saving] }}</span>
     <NuxtLink v-if="!bench.released" :to="`/bench/${bench.submission!.id}/verdict`" replace class="release">Release</NuxtLink>
+    <StandardsDialog v-model="standards" :class-id="bench.submission!.classId" :class-name="bench.submission!.className" @changed="bench.refreshCritique()" />
   </header>
 </template>
 

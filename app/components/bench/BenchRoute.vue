@@ -5,17 +5,21 @@ const base = computed(() => `/bench/${bench.submission!.id}`)
 
 const stops = computed(() => STATION_PLANS.map((plan) => {
   const marks = bench.critique?.corrections.filter(c => c.station === plan.station).length ?? 0
-  const troubled = bench.readings.some(r => r.station === plan.station && r.verdict === 'fix')
-  const state = marks > 0 ? `${marks} marked` : troubled ? 'something to fix' : ''
-  return { ...plan, marks, troubled, state }
+  const visited = bench.notes.visited.includes(plan.station)
+  const troubled = bench.readings.some((r) => {
+    const judged = bench.judgementOf(r.id)
+    return r.station === plan.station && (judged ?? r.verdict) === 'fix'
+  })
+  const state = marks > 0 ? `${marks} marked` : troubled ? 'something to fix' : visited ? 'fine' : 'not visited'
+  return { ...plan, marks, troubled, visited, state }
 }))
 </script>
 
 <template>
   <nav class="route" aria-label="Stations">
     <NuxtLink v-for="stop in stops" :key="stop.station" :to="`${base}/${stop.station}`" replace class="stop" :aria-current="bench.station === stop.station ? 'page' : undefined">
-      <span class="box" :class="{ marked: stop.marks, troubled: stop.troubled }">{{ stop.marks || '' }}</span>
-      <span>{{ stop.name }}<span v-if="stop.state" class="visually-hidden">, {{ stop.state }}</span></span>
+      <span class="box" :class="{ marked: stop.marks, troubled: !stop.marks && stop.troubled, fine: !stop.marks && !stop.troubled && stop.visited }" :title="stop.state">{{ stop.marks || '' }}</span>
+      <span>{{ stop.name }}<span class="visually-hidden">, {{ stop.state }}</span></span>
     </NuxtLink>
   </nav>
 </template>
@@ -26,6 +30,7 @@ const stops = computed(() => STATION_PLANS.map((plan) => {
 .stop { position: relative; display: flex; align-items: center; gap: 10px; height: 46px; padding-left: 16px; text-decoration: none; color: var(--panel-quiet); }
 .stop:hover, .stop[aria-current] { color: var(--panel-ink); background: #474747; }
 .box { width: 15px; height: 15px; border: 1px solid var(--panel-quiet); background: var(--panel); font-size: 11px; line-height: 13px; text-align: center; }
+.box.fine::after { content: ''; display: block; width: 7px; height: 7px; margin: 3px auto; background: var(--panel-quiet); }
 .box.troubled { border-style: double; border-width: 3px; line-height: 9px; }
 .box.marked { background: var(--panel-ink); color: #111; border-color: var(--panel-ink); font-weight: 600; }
 @media (max-width: 900px) {

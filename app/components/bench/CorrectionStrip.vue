@@ -18,7 +18,7 @@ async function move(by: -1 | 1) {
   await bench.orderCorrections(order)
 }
 async function remove() {
-  if (await bench.removeCorrection(current.value!.id)) open.value = null
+  if (await bench.removeCorrection(current.value!)) open.value = null
 }
 function begin() {
   bench.draft = { station: bench.station, area: bench.sketch, readingId: null, reason: '', what: '', todo: '', target: null }

@@ -1,31 +1,63 @@
 <script setup lang="ts">
-import { FOCUS_NAME } from '~~/shared/critique'
+import { causeWords, placeWords, routeReading } from '~~/core/critique/readings'
+import { capital } from '~~/core/critique/words'
+import { isMeasured } from '~~/core/measure/report'
+import { useAsked } from '~/composables/usePicture'
 
-/** Where the eye should go: drawn on the picture, kept with the piece, and measured at once. */
+/** The focus station's instrument: where the eye should go, what competes with it, whites and vivid areas, the stops of a route. */
 const bench = useBenchStore()
 
-watch(() => bench.drawing, async (drawing) => {
-  if (drawing || !bench.sketch || bench.station !== 'focus') return
-  const area = bench.sketch
-  if (bench.focusArea) await bench.removeArea(bench.focusArea.id)
-  await bench.addArea(FOCUS_NAME, area)
-  bench.sketch = null
-})
+const focus = computed(() => (bench.report && isMeasured(bench.report.focus) ? bench.report.focus : null))
+/** Peaks at one place are one rival: its strongest says why. */
+const rivals = computed(() => (focus.value?.competitors ?? []).filter((p, i, all) => all.findIndex(q => placeWords(q) === placeWords(p)) === i))
+const route = useAsked(() => { const { stops } = bench.notes; return stops.length ? w => w.route(stops) : null })
+const point = (list: readonly { x: number, y: number }[]) => { bench.points = list.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) })) }
+
+async function addStop() {
+  const area = await bench.drawArea('rectangle')
+  if (area) await bench.note({ stops: [...bench.notes.stops, area] })
+}
+/** How far a place lies from the focus, in the picture's own terms. */
+function distance(p: { x: number, y: number }): string {
+  const area = bench.focusArea?.area
+  if (!area) return ''
+  const xs = area.kind === 'rectangle' ? [area.x, area.x + area.w] : area.points.map(q => q[0]), ys = area.kind === 'rectangle' ? [area.y, area.y + area.h] : area.points.map(q => q[1])
+  const far = Math.hypot((xs[0]! + xs.at(-1)!) / 2 - p.x, (ys[0]! + ys.at(-1)!) / 2 - p.y)
+  return far < 0.2 ? ', beside the focus' : far > 0.5 ? ', far from the focus' : ''
+}
 </script>
 
 <template>
   <section class="focus" aria-label="Intended focus">
-    <p v-if="bench.submission!.about" class="about">About: {{ bench.submission!.about }}.</p>
-    <template v-if="!bench.released">
-      <button class="word-link" :aria-pressed="bench.drawing" @click="bench.drawing = !bench.drawing">
-        {{ bench.drawing ? 'drag over where the eye should go …' : bench.focusArea ? 'draw the focus anew (a)' : 'draw where the eye should go (a)' }}
-      </button>
-      <button v-if="bench.focusArea" class="word-link" @click="bench.removeArea(bench.focusArea.id)">no focus</button>
-    </template>
+    <p v-if="bench.focusArea && !bench.released"><button class="word-link" @click="bench.removeArea(bench.focusArea)">no focus</button></p>
+    <div v-if="rivals.length" class="list">
+      <h3>What competes with it <button class="word-link" @click="point(rivals)">show where</button></h3>
+      <ol><li v-for="(p, i) in rivals" :key="i">{{ capital(placeWords(p)) }}: {{ causeWords(p) }}, {{ Math.round(100 * p.strength) }} % of the first pull</li></ol>
+    </div>
+    <div v-if="focus?.whites.length" class="list">
+      <h3>Whites <button class="word-link" @click="point(focus.whites)">show where</button></h3>
+      <ol><li v-for="(p, i) in focus.whites.slice(0, 4)" :key="i">{{ placeWords(p) }}, {{ (100 * p.share).toFixed(1) }} %{{ distance(p) }}</li></ol>
+    </div>
+    <div v-if="focus?.vivid.length" class="list">
+      <h3>Strongest colour <button class="word-link" @click="point(focus.vivid)">show where</button></h3>
+      <ol><li v-for="(p, i) in focus.vivid.slice(0, 4)" :key="i">{{ placeWords(p) }}, {{ (100 * p.share).toFixed(1) }} %{{ distance(p) }}</li></ol>
+    </div>
+    <div class="list">
+      <h3>Stops of the route</h3>
+      <p v-if="!bench.notes.stops.length">For a page of panels, or several incidents: mark the stops in their order.</p>
+      <p class="actions">
+        <button v-if="!bench.released" class="word-link" @click="addStop">add stop {{ bench.notes.stops.length + 1 }}</button>
+        <button v-if="bench.notes.stops.length && !bench.released" class="word-link" @click="bench.note({ stops: bench.notes.stops.slice(0, -1) })">take the last away</button>
+      </p>
+    </div>
+    <ReadingItem v-if="route" :reading="routeReading(route)" />
   </section>
 </template>
 
 <style scoped>
-.focus { display: flex; flex-wrap: wrap; gap: 6px 16px; padding: 10px 0; border-bottom: 1px solid #5e5e5e; color: var(--panel-quiet); }
-.about { width: 100%; font-family: var(--serif); font-style: italic; font-size: 15px; }
+.focus { color: var(--panel-quiet); }
+.list { padding: 8px 0; border-bottom: 1px solid #5e5e5e; font-size: 13px; }
+.list h3 { font-family: var(--sans); font-size: 13px; font-weight: 600; display: flex; justify-content: space-between; color: var(--panel-ink); }
+ol { padding-left: 18px; }
+.actions { display: flex; gap: 16px; }
 </style>

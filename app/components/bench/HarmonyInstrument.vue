@@ -1,54 +1,87 @@
 <script setup lang="ts">
-import { useBenchPicture } from '~/composables/usePicture'
 import { isMeasured, type HarmonySection, type RankedScheme } from '~~/core/measure/report'
 import { SCHEME_WORDS, type SectorScheme } from '~~/core/wheel/schemes'
-import type { WheelName } from '~~/core/wheel/steps'
+import { WHEEL_NAMES, type WheelName } from '~~/core/wheel/steps'
+import { useAsked, useBenchPicture } from '~/composables/usePicture'
 
-/** The harmony station's instrument: the wheel, the schemes in the order they fit, the palette. */
+/** The harmony station's instrument: the wheel of the chosen school, the schemes in the order they fit, turnable by hand. */
 const props = defineProps<{ harmony: HarmonySection, wheel: WheelName }>()
 const bench = useBenchStore()
-const { client, ready } = useBenchPicture()
+const { client } = useBenchPicture()
 
-const hues = ref<number[]>([])
-watch(ready, async (now) => { if (now) hues.value = await client.call(w => w.hues(props.wheel)).catch(() => []) }, { immediate: true })
-
+const hues = useAsked(() => { const { wheel } = props; return w => w.hues(wheel) })
 const ranking = computed(() => (isMeasured(props.harmony.ranking) ? props.harmony.ranking : []))
-const chosen = ref<RankedScheme | null>(null)
+const chosen = shallowRef<RankedScheme | null>(null)
 const named = computed(() => ranking.value.find(r => r.name === props.harmony.scheme.name) ?? ranking.value[0] ?? null)
+const all = ref(false)
 const current = computed(() => chosen.value ?? named.value)
 
 function choose(scheme: RankedScheme) {
   chosen.value = scheme
   bench.lens = { name: 'off-scheme', wheel: props.wheel, scheme: scheme.name as SectorScheme, rotation: scheme.rotation }
 }
+/** Turning by hand: one question in flight, the newest rotation next. */
+let asked: number | null = null, busy = false
+async function turn(rotation: number) {
+  asked = rotation
+  if (busy || !current.value) return
+  busy = true
+  while (asked !== null) {
+    const at: number = asked, { name } = current.value
+    asked = null
+    const fit = await client.call(w => w.schemeAt(name as SectorScheme, at, props.wheel)).catch(() => null)
+    if (fit) choose(fit)
+  }
+  busy = false
+}
+async function switchTo(wheel: WheelName) {
+  chosen.value = null
+  bench.lens = { name: 'plain' }
+  const harmony = await client.call(w => w.harmony(wheel)).catch(() => null)
+  if (harmony) bench.otherWheel = { wheel, harmony }
+}
 </script>
 
 <template>
   <section aria-label="Colours on the wheel">
-    <WheelChart v-if="hues.length" :hues="hues" :wheel="wheel" :scheme="(current?.name as SectorScheme | undefined) ?? null" :rotation="current?.rotation ?? 0" />
+    <div class="wheels" role="radiogroup" aria-label="Wheel">
+      <button v-for="w in WHEEL_NAMES" :key="w" role="radio" :aria-checked="w === wheel" class="word-link" @click="switchTo(w)">{{ w }}</button>
+    </div>
+    <WheelChart v-if="hues" :hues="hues" :wheel="wheel" :scheme="(current?.name as SectorScheme | undefined) ?? null" :rotation="current?.rotation ?? 0" @turn="turn" />
+    <label v-if="current" class="turning"><span>turn the scheme</span><input type="range" min="0" max="359" step="1" :value="Math.round(current.rotation)" aria-label="Rotation of the scheme in degrees" @input="turn(Number(($event.target as HTMLInputElement).value))"><span class="share">{{ Math.round(current.rotation) }}°</span></label>
     <ol v-if="ranking.length" class="ranking" aria-label="Schemes in the order they fit">
-      <li v-for="r in ranking.slice(0, 5)" :key="r.name">
+      <li v-for="r in all ? ranking : ranking.slice(0, 5)" :key="r.name">
         <button :aria-pressed="current?.name === r.name" @click="choose(r)">
           <span class="name">{{ SCHEME_WORDS[r.name] }}</span>
-          <span class="cover"><span :style="{ width: `${100 * r.coverage}%` }" /></span>
-          <span class="share">{{ Math.round(100 * r.coverage) }} %</span>
+          <span class="cover"><span :style="{ width: `${100 * (current?.name === r.name ? current.coverage : r.coverage)}%` }" /></span>
+          <span class="share">{{ Math.round(100 * (current?.name === r.name ? current.coverage : r.coverage)) }} %</span>
         </button>
       </li>
     </ol>
+    <button v-if="ranking.length > 5" class="word-link all" :aria-expanded="all" @click="all = !all">{{ all ? 'the first five' : 'all ten schemes' }}</button>
+    <slot />
+    <ProportionBars v-if="isMeasured(harmony.families)" :families="harmony.families" :wheel="wheel" />
+    <ScatterChart />
     <ul class="palette" aria-label="Palette">
-      <li v-for="s in harmony.palette" :key="s.hex" :style="{ flexGrow: Math.max(0.06, s.share), background: s.hex }" :title="`${s.step ?? 'neutral'} ${s.kind}, value ${s.value}, ${Math.round(100 * s.share)} %`">
-        <span class="visually-hidden">{{ s.step ?? 'neutral' }} {{ s.kind }}, {{ Math.round(100 * s.share) }} %</span>
-      </li>
+      <li v-for="s in harmony.palette" :key="s.hex"><i :style="{ background: s.hex }" /><span>{{ s.step ?? '' }} {{ s.kind }}</span><span class="share">{{ Math.round(s.value) }}</span><span class="share">{{ Math.round(100 * s.share) }} %</span></li>
     </ul>
   </section>
 </template>
 
 <style scoped>
+.wheels { display: flex; gap: 16px; padding: 6px 0; color: var(--panel-quiet); }
+.wheels [aria-checked='true'] { color: var(--panel-ink); font-weight: 600; border-bottom-width: 2px; }
+.turning { display: grid; grid-template-columns: auto 1fr 40px; gap: 10px; align-items: center; font-size: 13px; color: var(--panel-quiet); padding: 0 4px; }
+.turning input { accent-color: #f3f3f3; min-width: 0; }
 .ranking { list-style: none; padding: 0; margin: 8px 0; }
-.ranking button { display: grid; grid-template-columns: 1fr 90px 40px; gap: 10px; align-items: center; width: 100%; padding: 3px 4px; text-align: left; font-size: 13px; color: var(--panel-quiet); }
+.ranking button { display: grid; grid-template-columns: 1fr 70px 40px; gap: 10px; align-items: center; width: 100%; padding: 2px 4px; text-align: left; font-size: 13px; color: var(--panel-quiet); }
 .ranking button[aria-pressed='true'] { color: var(--panel-ink); background: #474747; }
+
+.all { color: var(--panel-quiet); }
 .cover { height: 4px; background: #5e5e5e; }
 .cover span { display: block; height: 100%; background: #e5e5e5; }
 .share { text-align: right; }
-.palette { display: flex; list-style: none; padding: 0; height: 26px; margin: 10px 0 4px; }
+.palette { list-style: none; padding: 0; margin: 10px 0 4px; display: grid; font-size: 13px; color: var(--panel-quiet); }
+.palette li { display: grid; grid-template-columns: 44px 1fr 34px 44px; gap: 10px; align-items: center; height: 24px; }
+.palette i { height: 20px; }
 </style>

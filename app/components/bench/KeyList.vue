@@ -1,17 +1,13 @@
 <script setup lang="ts">
 /** The bench's own keys, shown on "?". */
 const open = defineModel<boolean>({ required: true })
-const KEYS: readonly (readonly [string, string])[] = [
-  ['.', 'next station'], [',', 'station before'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
-  ['a', 'draw an area'], ['m', 'mark a correction'], ['Esc', 'drop what is being drawn'], ['?', 'this list']
-]
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="380" aria-label="Keys">
+  <v-dialog v-model="open" max-width="420" aria-label="Keys">
     <v-card>
       <dl class="keys">
-        <template v-for="[key, does] in KEYS" :key="key"><dt>{{ key }}</dt><dd>{{ does }}</dd></template>
+        <template v-for="[key, does] in BENCH_KEYS" :key="key"><dt>{{ key }}</dt><dd>{{ does }}</dd></template>
       </dl>
     </v-card>
   </v-dialog>

@@ -1,18 +1,22 @@
 <script setup lang="ts">
 import { EXERCISES } from '~~/core/exercise'
-import type { Reading } from '~~/core/critique/reading'
+import type { Reading, ReadingVerdict } from '~~/core/critique/reading'
 import { tagOf } from '~/stores/bench'
 import type { Area } from '~~/core/picture/area'
 
-/** One reading: sentence, figure, and what can be done with it. */
-const props = defineProps<{ reading: Reading, area?: Area | null }>()
+/** One reading: sentence, figure, and what can be done with it. The verdict is the instructor's to change, or the reading to be set aside. */
+const props = defineProps<{ reading: Reading, area?: Area | null, itemKey?: string }>()
 const emit = defineEmits<{ exercise: [] }>()
 const bench = useBenchStore()
-const why = ref(false)
+const why = ref(false), judging = ref(false)
 
+const key = computed(() => props.itemKey ?? props.reading.id)
+const judged = computed(() => bench.judgementOf(key.value))
+const verdict = computed<ReadingVerdict>(() => (judged.value && judged.value !== 'dismissed' ? judged.value : props.reading.verdict))
 const marked = computed(() => bench.critique?.corrections.find(c => c.readingId === props.reading.id && JSON.stringify(c.area) === JSON.stringify(props.area ?? null)))
-const shown = computed(() => props.reading.evidence && JSON.stringify(bench.lens) === JSON.stringify(props.reading.evidence))
+const shown = computed(() => (props.reading.evidence ? JSON.stringify(bench.lens) === JSON.stringify(props.reading.evidence) : props.reading.points !== undefined && bench.points === props.reading.points))
 const WORDS = { works: 'works', look: 'look again', fix: 'fix' } as const
+const VERDICTS = Object.keys(WORDS) as ReadingVerdict[]
 
 function mark() {
   const { reading } = props
@@ -27,18 +31,34 @@ function mark() {
   }
 }
 function show() {
-  bench.points = shown.value ? undefined : props.reading.points
-  bench.lens = shown.value ? { name: 'plain' } : props.reading.evidence!
+  const { evidence, points } = props.reading, off = shown.value
+  bench.points = off ? undefined : points
+  bench.lens = off || !evidence ? { name: 'plain' } : evidence
+}
+async function judge(as: ReadingVerdict | 'dismissed') {
+  judging.value = false
+  await bench.judge(key.value, as === props.reading.verdict ? null : as)
 }
 </script>
 
 <template>
-  <article class="reading" :data-reading="reading.id">
-    <p class="words"><span class="verdict" :class="reading.verdict">{{ WORDS[reading.verdict] }}</span> {{ reading.sentence }}</p>
+  <article v-if="judged === 'dismissed'" class="reading aside" :data-reading="reading.id">
+    <span class="words">Set aside: {{ reading.sentence }}</span>
+    <button v-if="!bench.released" class="word-link" @click="bench.judge(key, null)">take back</button>
+  </article>
+  <article v-else class="reading" :data-reading="reading.id" :data-verdict="verdict">
+    <p class="words">
+      <component :is="bench.released ? 'span' : 'button'" class="verdict" :class="verdict" :aria-expanded="bench.released ? undefined : judging" :title="bench.released ? undefined : 'Judge it otherwise'" @click="judging = !bench.released && !judging">{{ WORDS[verdict] }}{{ judged ? ' (yours)' : '' }}</component>
+      {{ reading.sentence }}
+    </p>
+    <div v-if="judging" class="actions judging" role="group" aria-label="Your verdict">
+      <button v-for="v in VERDICTS" :key="v" class="word-link" :aria-pressed="verdict === v" @click="judge(v)">{{ WORDS[v] }}</button>
+      <button class="word-link" @click="judge('dismissed')">set aside</button>
+    </div>
     <FigureBar v-if="reading.figure" :figure="reading.figure" />
     <p v-if="why" class="why">{{ reading.why }}</p>
     <div class="actions">
-      <button v-if="reading.evidence" class="word-link" :aria-pressed="shown" @click="show">{{ shown ? 'back to the picture' : 'show me' }}</button>
+      <button v-if="reading.evidence || reading.points" class="word-link" :aria-pressed="shown" @click="show">{{ shown ? 'back to the picture' : 'show me' }}</button>
       <button class="word-link" :aria-expanded="why" @click="why = !why">why</button>
       <span v-if="marked" class="marked">marked {{ tagOf(marked) }}</span>
       <button v-else-if="!bench.released" class="word-link" @click="mark">mark it</button>
@@ -56,5 +76,9 @@ function show() {
 .verdict.works { border-color: transparent; padding-left: 0; color: var(--panel-quiet); }
 .why { font-size: 13px; color: var(--panel-quiet); margin: 6px 0 2px; }
 .actions { display: flex; flex-wrap: wrap; gap: 4px 16px; margin-top: 6px; color: var(--panel-quiet); align-items: baseline; }
+.judging { padding: 4px 0; color: var(--panel-ink); }
+.judging [aria-pressed='true'] { font-weight: 600; border-bottom-width: 2px; }
 .marked { font-size: 13px; }
+.aside { display: flex; gap: 12px; align-items: baseline; color: var(--panel-quiet); }
+.aside .words { color: inherit; font-size: 14px; flex: 1; }
 </style>

@@ -17,10 +17,11 @@ const greyOf = (value: number): string => {
   const Y = convertValueToLuminance(value)
   return hexOfLinear([Y, Y, Y])
 }
+const shownBins = computed(() => (bench.unseen ? [] : bins.value))
 const tallest = computed(() => Math.max(1, ...bins.value))
 // A square root keeps small lights and darks in sight beside a large ground.
-const bars = computed(() => bins.value.map((n, i) => ({ x: (i * 100) / 64, h: n > 0 ? Math.max(1.5, 34 * Math.sqrt(n / tallest.value)) : 0, fill: greyOf(((i + 0.5) * 100) / 64) })))
-const value = computed(() => (bench.report && isMeasured(bench.report.value) ? bench.report.value : null))
+const bars = computed(() => shownBins.value.map((n, i) => ({ x: (i * 100) / 64, h: n > 0 ? Math.max(1.5, 34 * Math.sqrt(n / tallest.value)) : 0, fill: greyOf(((i + 0.5) * 100) / 64) })))
+const value = computed(() => (!bench.unseen && bench.report && isMeasured(bench.report.value) ? bench.report.value : null))
 const steps = Array.from({ length: 50 }, (_, i) => ({ x: i * 2, fill: greyOf(i * 2 + 1) }))
 const said = computed(() => {
   const p = props.probe

@@ -12,6 +12,7 @@ import { CHART_INK, CHART_QUIET } from '~/composables/chart'
  * The wheel with yellow at the top: the picture's coloured weight as a ring of bars in their own
  * hues, the twelve steps around it, the scheme's sectors laid over.
  */
+const emit = defineEmits<{ turn: [rotationDeg: number] }>()
 const props = defineProps<{ hues: number[], wheel: WheelName, scheme: SectorScheme | null, rotation: number }>()
 
 const STEP = 5
@@ -48,12 +49,28 @@ const option = computed(() => ({
   animation: false,
   series: [{ type: 'custom', coordinateSystem: 'none', renderItem: render, data: [weights.value.length + props.rotation], silent: true }]
 }))
+
+/** The sectors follow the hand: turned by as much as the pointer turns about the middle. */
+let held: { pointer: number, rotation: number } | null = null
+const angleOf = (event: PointerEvent): number => {
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  return (Math.atan2(event.clientY - box.top - box.height / 2, event.clientX - box.left - box.width / 2) * 180) / Math.PI
+}
+function take(event: PointerEvent) {
+  if (!props.scheme) return
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  held = { pointer: angleOf(event), rotation: props.rotation }
+}
+function turn(event: PointerEvent) {
+  if (held) emit('turn', (((held.rotation + angleOf(event) - held.pointer) % 360) + 360) % 360)
+}
 </script>
 
 <template>
-  <VChart :option="option" :update-options="{ notMerge: true }" autoresize class="wheel" role="img" aria-label="the picture's colours on the wheel" />
+  <div class="hold" @pointerdown="take" @pointermove="turn" @pointerup="held = null" @pointercancel="held = null"><VChart :option="option" :update-options="{ notMerge: true }" autoresize class="wheel" role="img" aria-label="the picture's colours on the wheel" /></div>
 </template>
 
 <style scoped>
+.hold { cursor: grab; touch-action: none; }
 .wheel { height: 210px; width: 100%; }
 </style>

@@ -44,7 +44,8 @@ function compositionReadings({ symmetry, horizon }: CompositionSection, standard
     const halved = horizon >= standards.horizon.low && horizon <= standards.horizon.high
     readings.push({
       id: 'composition.horizon', station: 'edges', verdict: halved ? 'look' : 'works', why: WHY.horizon, trains: [],
-      sentence: halved ? `The strongest division cuts the picture in half, at ${percent(horizon)} of its height.` : `The strongest division lies at ${percent(horizon)} of the height, off the middle.`
+      sentence: halved ? `The strongest division cuts the picture in half, at ${percent(horizon)} of its height.` : `The strongest division lies at ${percent(horizon)} of the height, off the middle.`,
+      points: [0.03, 0.97].map(x => ({ x, y: horizon, label: '–' }))
     })
   }
   return readings

@@ -29,7 +29,7 @@ function offScheme(harmony: HarmonySection, wheel: WheelName): LensRequest | und
 
 const familyNames = (families: readonly Family[]): string => list([...new Set(families.map(f => stepWords(f.step)))])
 
-function schemeReading(harmony: HarmonySection, wheel: WheelName): Reading {
+function schemeReading(harmony: HarmonySection, wheel: WheelName, { opposites }: HouseStandards): Reading {
   const { scheme, families } = harmony
   const main = isMeasured(families) ? families.filter(f => f.weight >= 0.05) : []
   const base = { id: 'harmony.scheme', station: 'harmony', why: WHY.scheme, evidence: offScheme(harmony, wheel) } as const
@@ -53,10 +53,11 @@ function schemeReading(harmony: HarmonySection, wheel: WheelName): Reading {
       } : {})
     }
   }
+  const hard = scheme.name === 'complementary' && opposites === 'one-step'
   return {
     ...base,
-    verdict: 'works',
-    sentence: `The colour keeps to ${SCHEME_WORDS[scheme.name]}: ${familyNames(main)} hold ${percent(coverage)} of it.`,
+    verdict: hard ? 'look' : 'works',
+    sentence: `The colour keeps to ${SCHEME_WORDS[scheme.name]}: ${familyNames(main)} hold ${percent(coverage)} of it.${hard ? ' Here opposites are taken one step off, which is softer.' : ''}`,
     figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour inside the scheme, 80 % wanted` },
     trains: []
   }
@@ -134,7 +135,7 @@ function declaredReading({ scheme, coverage }: DeclaredFit): Reading {
 
 export function harmonyReadings(harmony: HarmonySection, wheel: WheelName, standards: HouseStandards, declared: DeclaredFit | null): Reading[] {
   return [
-    schemeReading(harmony, wheel),
+    schemeReading(harmony, wheel, standards),
     declared ? declaredReading(declared) : null,
     proportionReading(harmony, standards),
     saturationReading(harmony, standards)

@@ -9,7 +9,16 @@ import { temperatureReadings } from './temperature'
 import { harmonyReadings, type DeclaredFit } from './harmony'
 import { valueReadings } from './values'
 
+export { ambientReading } from './light'
+export { areaTemperatureReading, cutOutReading, silhouetteReading } from './figure'
+export { depthReadings } from './depth'
+export { firstLookReading } from './first-look'
+export { greysReading } from './greys'
+export { causeWords, placeWords } from './focus'
+export { referenceReading } from './reference'
+export { routeReading } from './route'
 export { separationReading } from './separation'
+export { thumbnailReading } from './thumbnail'
 export type { DeclaredFit } from './harmony'
 
 export interface ReadingContext {

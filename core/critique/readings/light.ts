@@ -1,4 +1,5 @@
 /** Readings of the light station: one a marked material, and one for the light they share. */
+import type { ambientOf } from '../../measure/light'
 import { isMeasured, type LightSection, type MaterialLight } from '../../measure/report'
 import type { Reading } from '../reading'
 import type { HouseStandards } from '../standards'
@@ -38,4 +39,14 @@ export function lightReadings({ materials }: LightSection, standards: HouseStand
     readings.push({ id: `light.overlap.${m.name}`, station: 'light', verdict: 'look', why: WHY.families, trains: [], sentence: `${named(m.name)}: the shadow reaches ${Math.round(m.overlap)} steps into the light.` })
   }
   return readings
+}
+
+/** Whether the shadows carry the colour of their surroundings. Null where either has no hue. */
+export function ambientReading(ambient: ReturnType<typeof ambientOf>): Reading | null {
+  if (!ambient) return null
+  return {
+    id: 'light.ambient', station: 'light', verdict: ambient.carried ? 'works' : 'look', why: WHY.darker, trains: [],
+    sentence: ambient.carried ? `The shadows carry the colour of the surroundings: their hues are ${Math.round(ambient.apart)}° apart.`
+      : `The shadows do not carry the surroundings: their hues are ${Math.round(ambient.apart)}° apart.`
+  }
 }

@@ -62,8 +62,8 @@ function blackReading(value: ValueSection, standards: HouseStandards): Reading {
   return {
     id: 'value.black',
     station: 'values',
-    verdict: over ? 'fix' : 'works',
-    sentence: over ? `Flat black fills ${percent(value.nearBlack)} of the picture.`
+    verdict: !over ? 'works' : standards.black === 'avoid' ? 'fix' : 'look',
+    sentence: over ? `Flat black fills ${percent(value.nearBlack)} of the picture.${standards.black === 'avoid' ? '' : ' Is it meant everywhere?'}`
       : value.nearBlack > 0 ? `Black is kept to ${percent(value.nearBlack)} of the picture.` : 'No flat black: every dark still has a colour.',
     why: WHY.black,
     ...(over ? { figure: { value: 100 * value.nearBlack, standard: 100 * standards.nearBlack, low: 0, high: Math.max(20, 120 * value.nearBlack), label: `flat black ${percent(value.nearBlack)}, at most ${percent(standards.nearBlack)} wanted` } } : {}),

@@ -9,7 +9,7 @@ import { isMeasured } from '~~/core/measure/report'
 definePageMeta({ layout: 'bench', key: route => `bench-${String(route.params.id)}` })
 
 const route = useRoute()
-const bench = useBenchStore()
+const bench = useBenchStore(), wall = useWallStore()
 const id = Number(route.params.id)
 const loaded = ref(false), problem = ref('')
 const picture = usePicture(id)
@@ -21,20 +21,33 @@ watch(() => route.params.station, (station) => {
   bench.station = planOf(station as typeof bench.station).station
   bench.points = undefined
   bench.lens = { name: 'plain' }
+  bench.drop()
+  bench.reshaping = null
+  if (loaded.value) void bench.visit(bench.station)
 }, { immediate: true })
 
 onMounted(async () => {
   try {
+    wall.fit()
+    wall.beside = false
     await bench.open(id)
     loaded.value = true
+    void bench.visit(bench.station)
     useHead({ title: `${bench.submission!.title} · Critica` })
   } catch (error) {
     problem.value = messageOf(error)
   }
 })
-watch([picture.ready, loaded], async () => {
+const wheel = computed(() => bench.report?.wheel ?? 'painter')
+watch([picture.ready, loaded, wheel], async () => {
   const planned = bench.submission?.plannedScheme
-  if (picture.ready.value && loaded.value && planned) bench.declared = await picture.client.call(w => w.declared(planned, 'painter')).catch(() => null)
+  if (picture.ready.value && loaded.value && planned) bench.declared = await picture.client.call(w => w.declared(planned, wheel.value)).catch(() => null)
+})
+// A class of another school sees its pictures on its own wheel.
+watch([picture.ready, () => bench.standards.wheel], async ([ready, school]) => {
+  if (!ready || !bench.report || bench.report.wheel === school) return
+  const harmony = await picture.client.call(w => w.harmony(school)).catch(() => null)
+  if (harmony) bench.otherWheel = { wheel: school, harmony }
 })
 // The intended focus is measured where it is drawn: the stored report does not know it yet.
 watch([() => bench.focusArea, picture.ready], async ([focus]) => {
@@ -47,7 +60,7 @@ useIntervalFn(() => {
 }, 1200)
 
 const plan = computed(() => planOf(bench.station))
-const choices = computed(() => plan.value.lenses(bench.report))
+const choices = computed(() => plan.value.lenses(bench.report, bench.standards))
 const readings = computed(() => bench.readings.filter(r => r.station === bench.station))
 const harmony = computed(() => (bench.report && isMeasured(bench.report.harmony) ? bench.report.harmony : null))
 const opened = ref<number | null>(null)
@@ -65,7 +78,7 @@ async function point(at: { x: number, y: number } | null) {
   while (asked) {
     const now: { x: number, y: number } = asked
     asked = null
-    probe.value = await picture.client.call(w => w.probe(now.x, now.y, 'painter')).catch(() => null)
+    probe.value = await picture.client.call(w => w.probe(now.x, now.y, wheel.value)).catch(() => null)
   }
   asking = false
 }
@@ -80,8 +93,11 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
     <BenchRoute class="left" />
     <BenchWall class="middle" @point="point" @open="opened = $event">
       <LensStrip class="lenses" :choices="choices" />
-      <CorrectionStrip v-model="opened" class="marks" />
-      <p v-if="transparent > 0.005" class="ground">{{ Math.round(100 * transparent) }} % of the file is transparent and left out; the ground here is mid grey.</p>
+      <CorrectionStrip v-if="!bench.unseen" v-model="opened" class="marks" />
+      <div class="hanging">
+        <WallTools />
+        <p v-if="transparent > 0.005" class="ground">{{ Math.round(100 * transparent) }} % of the file is transparent and left out of every number; its ground here is {{ wall.ground === 'grey' ? 'mid grey' : wall.ground }}.</p>
+      </div>
     </BenchWall>
     <ValueRule class="rule" :probe="probe" />
     <main class="right" :aria-label="plan.name">
@@ -89,10 +105,18 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
       <p v-if="bench.problem" role="alert" class="problem">{{ bench.problem }}</p>
       <template v-if="bench.station === 'verdict'"><VerdictPanel /></template>
       <template v-else-if="bench.report">
-        <HarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel" />
-        <AreaPanel v-if="bench.station === 'values'" @exercise="toExercise" />
+        <FirstLookPanel v-if="bench.station === 'first-look'" />
+        <p v-if="bench.station === 'focus' && bench.submission!.about" class="about">About: {{ bench.submission!.about }}.</p>
+        <HarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel">
+          <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="toExercise" />
+        </HarmonyInstrument>
+        <TemperaturePanel v-if="bench.station === 'temperature'" />
+        <LightPanel v-if="bench.station === 'light'" />
+        <AreaPanel v-if="bench.station !== 'first-look' && bench.station !== 'light' && bench.station !== 'harmony'" @exercise="toExercise" />
+        <template v-if="bench.station !== 'harmony'"><ReadingItem v-for="r in readings" :key="r.id" :reading="r" :area="r.station === 'focus' ? bench.focusArea?.area : null" @exercise="toExercise" /></template>
+        <ValuesPanel v-if="bench.station === 'values'" @exercise="toExercise" />
         <FocusPanel v-if="bench.station === 'focus'" />
-        <ReadingItem v-for="r in readings" :key="r.id" :reading="r" :area="r.station === 'focus' ? bench.focusArea?.area : null" @exercise="toExercise" />
+        <EdgesPanel v-if="bench.station === 'edges'" />
       </template>
       <p v-else-if="bench.submission!.measurement.state === 'failed'" role="alert">
         {{ bench.submission!.measurement.reason }} <button class="word-link" @click="bench.measureAgain()">Try again</button>
@@ -111,7 +135,9 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
 h2 { font-size: 23px; }
 .lenses { position: absolute; left: 14px; top: 10px; }
 .marks { position: absolute; right: 12px; top: 10px; }
-.ground { position: absolute; left: 16px; bottom: 6px; font-size: 12px; color: #000; }
+.hanging { position: absolute; left: 0; bottom: 0; display: grid; justify-items: start; }
+.ground { font-size: 12px; background: #303030; color: #f3f3f3; padding: 0 10px 3px; }
+.about { font-family: var(--serif); font-style: italic; font-size: 15px; padding: 8px 0 0; color: var(--panel-quiet); }
 .problem { border: 1px solid #e5e5e5; padding: 6px 10px; margin: 8px 0; }
 .alone { padding: 40px; }
 @media (max-width: 900px) {

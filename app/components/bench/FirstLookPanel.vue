@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { useTimeoutFn } from '@vueuse/core'
+import { firstLookReading } from '~~/core/critique/readings'
+import { isMeasured } from '~~/core/measure/report'
+
+/** The first look: small and blurred for a moment, then three questions, before anything measured is shown. */
+const bench = useBenchStore(), wall = useWallStore()
+const SECONDS = 3
+
+const looking = ref(false)
+const { start, stop } = useTimeoutFn(() => {
+  looking.value = false
+  bench.lens = { name: 'plain' }
+  wall.hangAs('stamp')
+}, SECONDS * 1000, { immediate: false })
+function look() {
+  looking.value = true
+  wall.fit()
+  wall.hangAs('room')
+  bench.lens = { name: 'squint' }
+  start()
+}
+onMounted(() => { if (!bench.notes.firstEye && !bench.released) look() })
+onBeforeUnmount(() => {
+  stop()
+  bench.drop()
+  wall.fit()
+})
+
+const picking = computed(() => bench.tool === 'point')
+async function pick() {
+  wall.fit()
+  const at = await bench.pickPoint()
+  if (at) await bench.note({ firstEye: at })
+}
+const about = ref(bench.notes.about), works = ref(bench.critique!.works)
+async function keep() {
+  if (bench.released) return
+  if (about.value !== bench.notes.about) await bench.note({ about: about.value })
+  if (works.value !== bench.critique!.works) await bench.writeVerdict(works.value, bench.critique!.verdict)
+}
+onBeforeUnmount(keep)
+
+const reading = computed(() => {
+  const eye = bench.notes.firstEye, focus = bench.report?.focus
+  return eye && focus && isMeasured(focus) ? firstLookReading(eye, isMeasured(focus.peaks) ? focus.peaks : [], bench.focusArea?.area ?? null) : null
+})
+</script>
+
+<template>
+  <section class="first" aria-label="First look">
+    <p v-if="looking" class="words" role="status">Look. Small, soft, from across the room. What is there?</p>
+    <template v-else>
+      <p class="question">1. Where did your eye go first?</p>
+      <button v-if="!bench.released" class="word-link" :aria-pressed="picking" @click="picking ? bench.drop() : pick()">{{ picking ? 'click on the picture …' : bench.notes.firstEye ? 'somewhere else' : 'show it on the picture' }}</button>
+      <p class="question">2. What is it about?</p>
+      <v-textarea v-model="about" label="The one thing this piece is about" :rows="1" maxlength="500" :readonly="bench.released" @blur="keep" />
+      <p v-if="bench.notes.firstEye && bench.submission!.about" class="quiet-text">{{ bench.submission!.learner.name }} wrote: {{ bench.submission!.about }}</p>
+      <p class="question">3. Two things that work</p>
+      <v-textarea v-model="works" label="One a line" :rows="2" maxlength="2000" :readonly="bench.released" class="serif" @blur="keep" />
+      <button class="word-link" @click="look">look once more</button>
+      <ReadingItem v-if="reading" :reading="reading" :area="bench.focusArea?.area" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.first { display: grid; gap: 10px; padding-top: 12px; justify-items: start; }
+.first > :deep(.v-input), .first > .reading { width: 100%; }
+.question { font-style: normal; }
+.quiet-text { color: var(--panel-quiet); font-family: var(--serif); font-style: italic; }
+.serif :deep(textarea) { font-family: var(--serif); font-size: 16px; line-height: 1.4; }
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { depthReadings, greysReading, placeWords, referenceReading, thumbnailReading } from '~~/core/critique/readings'
+import type { Reading } from '~~/core/critique/reading'
+import { isMeasured } from '~~/core/measure/report'
+import { useAsked, useBenchPicture } from '~/composables/usePicture'
+import { planesMarked } from '~/composables/planesMarked'
+
+/** The values station's instrument: how many groups, where flat black and bare white lie, what the greys and the stamp say. */
+const emit = defineEmits<{ exercise: [] }>()
+const bench = useBenchStore()
+const { referenceReady, loadReference } = useBenchPicture()
+
+const count = computed({
+  get: () => (bench.lens.name === 'groups' && bench.lens.count ? bench.lens.count : bench.report && isMeasured(bench.report.value) && isMeasured(bench.report.value.groups) ? bench.report.value.groups.length : 4),
+  set: (n: number) => { bench.lens = { name: 'groups', count: n } }
+})
+const darks = computed(() => (bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0))
+const greys = useAsked(() => w => w.greys())
+const patches = useAsked(() => { const t = darks.value; return w => w.patches(t) })
+const stamp = useAsked(() => { const focus = bench.focusArea?.area ?? null; return w => w.thumbnail(focus) })
+const ladder = useAsked(() => { const planes = planesMarked(bench.areas); return w => w.depth(planes) })
+onMounted(() => { if (bench.submission!.hasReference && !referenceReady.value) void loadReference() })
+const reference = useAsked(() => (referenceReady.value ? w => w.referenceValue() : null))
+
+const readings = computed<Reading[]>(() => [
+  ...(reference.value && isMeasured(reference.value) && bench.report && isMeasured(bench.report.value) ? [referenceReading(bench.report.value, reference.value)] : []),
+  ...(ladder.value ? depthReadings(ladder.value).filter(r => r.station === 'values') : []),
+  ...(stamp.value ? [thumbnailReading(stamp.value)] : []),
+  ...(greys.value ? [greysReading(greys.value)] : [])
+].filter(r => r !== null))
+const least = 0.001
+const black = computed(() => (patches.value?.black ?? []).filter(p => p.share >= least)), white = computed(() => (patches.value?.white ?? []).filter(p => p.share >= least))
+const share = (s: number): string => (s < 0.01 ? 'under 1 %' : `${Math.round(100 * s)} %`)
+const point = (list: readonly { x: number, y: number }[]) => { bench.points = list.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) })) }
+</script>
+
+<template>
+  <section aria-label="Values" class="values">
+    <label class="groups">
+      <span>in {{ countWord(count) }} values</span>
+      <input v-model.number="count" type="range" min="2" max="6" step="1" aria-label="How many values the picture is shown in">
+    </label>
+    <div v-if="black.length" class="patches">
+      <h3>Flat black <button class="word-link" @click="point(black)">show where</button></h3>
+      <ol>
+        <li v-for="(p, i) in black" :key="i">
+          <span>{{ placeWords(p) }}, {{ share(p.share) }}, value {{ Math.round(p.value) }}</span>
+          <span class="instead">mix instead <i v-for="hex in p.blacks" :key="hex" :style="{ background: hex }" :title="hex"><span class="visually-hidden">{{ hex }}</span></i></span>
+        </li>
+      </ol>
+    </div>
+    <div v-if="white.length" class="patches">
+      <h3>Bare white <button class="word-link" @click="point(white)">show where</button></h3>
+      <ol><li v-for="(p, i) in white" :key="i">{{ placeWords(p) }}, {{ share(p.share) }}</li></ol>
+    </div>
+    <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="emit('exercise')" />
+  </section>
+</template>
+
+<style scoped>
+.groups { display: flex; align-items: center; gap: 14px; font-size: 13px; color: var(--panel-quiet); padding: 8px 0; border-bottom: 1px solid #5e5e5e; }
+.groups input { flex: 1; accent-color: #f3f3f3; }
+.patches { padding: 10px 0; border-bottom: 1px solid #5e5e5e; font-size: 13px; color: var(--panel-quiet); }
+.patches h3 { font-family: var(--sans); font-size: 13px; font-weight: 600; display: flex; justify-content: space-between; color: var(--panel-ink); }
+ol { padding-left: 18px; display: grid; gap: 4px; }
+.instead { display: flex; gap: 4px; align-items: center; }
+.instead i { width: 26px; height: 14px; border: 1px solid #919191; }
+</style>

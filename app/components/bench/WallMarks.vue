@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import type Konva from 'konva'
+import { tagOf } from '~/stores/bench'
+import { cornersOf, tagCornerOf, type Area } from '~~/core/picture/area'
+import { shapedBy } from '~/wall/shape'
+import type { WallFrame } from '~/wall/frame'
+
+/** What is drawn over the picture: areas, the one being drawn or reshaped, places a reading points at, picked samples, corrections. */
+const props = defineProps<{ frame: WallFrame, top: number }>()
+const emit = defineEmits<{ open: [correction: number] }>()
+const bench = useBenchStore()
+
+const INK = '#111111', CASING = '#f3f3f3'
+const flat = (area: Area): number[] => cornersOf(area).flatMap(([x, y]) => props.frame.toWall(x, y))
+/** A light casing under a dark core shows on any picture. */
+const outline = (area: Area, dash: number[] = [], closed = true) => [
+  { points: flat(area), closed, stroke: CASING, strokeWidth: 3.5, dash, listening: false },
+  { points: flat(area), closed, stroke: INK, strokeWidth: 1.4, dash, listening: false }
+]
+const label = (text: string, x: number, y: number) => ({ text, x, y, fontSize: 13, fontStyle: '600', fontFamily: 'Instrument Sans Variable', fill: CASING })
+
+const marks = computed(() => (bench.unseen ? [] : bench.critique?.corrections ?? []).filter(c => c.area).map((c) => {
+  const [x, y] = props.frame.toWall(...tagCornerOf(c.area!)), tag = tagOf(c)
+  return { id: c.id, tag, lines: outline(c.area!), x: Math.max(2, x), y: Math.max(props.top, y - 20), width: 12 + 8 * tag.length }
+}))
+const areas = computed(() => bench.areas.filter(a => !bench.unseen && a.id !== bench.reshaping?.id && !bench.critique!.corrections.some(c => JSON.stringify(c.area) === JSON.stringify(a.area)))
+  .map(a => ({ id: a.id, lines: outline(a.area, [6, 5]) })))
+const stops = computed(() => (bench.station === 'focus' ? bench.notes.stops : []).map((area, i) => {
+  const [x, y] = props.frame.toWall(...tagCornerOf(area))
+  return { key: i, lines: outline(area, [2, 4]), number: label(String(i + 1), x + 4, y + 4) }
+}))
+
+const round = (text: string, { x, y }: { x: number, y: number }) => {
+  const [wx, wy] = props.frame.toWall(x, y)
+  return { text, x: wx, y: wy }
+}
+const points = computed(() => (bench.comparing ? [] : bench.points ?? []).map(p => round(p.label, p)))
+/** Each material is a letter: plain where it was picked in the light, filled where in the shadow. */
+const samples = computed(() => (bench.station !== 'light' ? [] : [
+  ...bench.notes.pairs.flatMap((p, i) => {
+    const letter = String.fromCharCode(97 + i)
+    return [{ ...round(letter, p.lit), dark: false }, ...(p.shadow ? [{ ...round(letter, p.shadow), dark: true }] : [])]
+  }),
+  ...(bench.notes.surroundings ? [{ ...round('*', bench.notes.surroundings), dark: false }] : [])
+]))
+
+/** Corners to take hold of while an area is reshaped. */
+const handles = computed(() => (bench.reshaping ? cornersOf(bench.reshaping.area).map((corner, index) => ({ index, at: props.frame.toWall(...corner) })) : []))
+function drag(index: number, event: Konva.KonvaEventObject<DragEvent>) {
+  const at = props.frame.toPicture(event.target.x(), event.target.y())
+  bench.reshaping = { ...bench.reshaping!, area: shapedBy(bench.reshaping!.area, index, at) }
+}
+</script>
+
+<template>
+  <v-layer>
+    <template v-for="a in areas" :key="`a${a.id}`"><v-line v-for="(l, i) in a.lines" :key="i" :config="l" /></template>
+    <template v-for="s in stops" :key="`t${s.key}`"><v-line v-for="(l, i) in s.lines" :key="i" :config="l" /><v-text :config="s.number" /></template>
+    <template v-if="bench.sketch"><v-line v-for="(l, i) in outline(bench.sketch, [6, 5], bench.tool !== 'polygon')" :key="`s${i}`" :config="l" /></template>
+    <template v-for="m in marks" :key="m.id">
+      <v-line v-for="(l, i) in m.lines" :key="i" :config="l" />
+      <v-group :config="{ x: m.x, y: m.y }" @click="emit('open', m.id)" @tap="emit('open', m.id)">
+        <v-rect :config="{ width: m.width, height: 20, fill: INK, stroke: CASING, strokeWidth: 1 }" /><v-text :config="label(m.tag, 6, 4)" />
+      </v-group>
+    </template>
+    <v-group v-for="(p, i) in points" :key="`p${i}`" :config="{ x: p.x, y: p.y, listening: false }">
+      <v-rect :config="{ x: -11, y: -11, width: 22, height: 22, fill: CASING, stroke: INK, strokeWidth: 1.5, cornerRadius: 11 }" />
+      <v-text :config="{ ...label(p.text, -11, -7), width: 22, align: 'center', fontSize: 14, fill: INK }" />
+    </v-group>
+    <v-group v-for="(s, i) in samples" :key="`l${i}`" :config="{ x: s.x, y: s.y, listening: false }">
+      <v-rect :config="{ x: -8, y: -8, width: 16, height: 16, fill: s.dark ? INK : CASING, stroke: s.dark ? CASING : INK, strokeWidth: 1.5 }" />
+      <v-text :config="{ ...label(s.text, -8, -6), width: 16, align: 'center', fill: s.dark ? CASING : INK }" />
+    </v-group>
+    <template v-if="bench.reshaping">
+      <v-line v-for="(l, i) in outline(bench.reshaping.area)" :key="`r${i}`" :config="l" />
+      <v-rect
+        v-for="h in handles" :key="`h${h.index}`" :config="{ x: h.at[0], y: h.at[1], offsetX: 6, offsetY: 6, width: 12, height: 12, fill: CASING, stroke: INK, strokeWidth: 1.5, draggable: true, hitStrokeWidth: 16 }"
+        @dragmove="drag(h.index, $event)" />
+    </template>
+  </v-layer>
+</template>

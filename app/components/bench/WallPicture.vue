@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { useBenchPicture } from '~/composables/usePicture'
+import type { WallFrame } from '~/wall/frame'
+import type { Which } from '~/workers/protocol'
+
+/** One hung picture, seen through the lens; looked at closely, the plain one shows every pixel of the file. */
+const props = defineProps<{ frame: WallFrame, which: Which }>()
+const bench = useBenchStore()
+const { client, ready, referenceReady, problem } = useBenchPicture()
+
+const canvas = ref<HTMLCanvasElement>()
+const loaded = computed(() => (props.which === 'own' ? ready.value : referenceReady.value))
+const raster = shallowRef<{ width: number, height: number } | null>(null)
+
+async function draw() {
+  if (!loaded.value) return
+  const asked = bench.shownLens
+  const bitmap = await client.call(w => w.lens(asked, undefined, props.which)).catch((error: Error) => { problem.value = error.message })
+  if (!bitmap || !canvas.value) return
+  if (asked === bench.shownLens) {
+    canvas.value.width = bitmap.width
+    canvas.value.height = bitmap.height
+    raster.value = { width: bitmap.width, height: bitmap.height }
+    canvas.value.getContext('2d')!.drawImage(bitmap, 0, 0)
+    canvas.value.dataset.lens = asked.name
+  }
+  bitmap.close()
+}
+watch([() => bench.shownLens, loaded], draw)
+onMounted(draw)
+
+/** The whole file is fetched only when the display size has no more to show. */
+const wanted = computed(() => props.which === 'own' && bench.shownLens.name === 'plain' && raster.value !== null
+  && bench.submission!.width > raster.value.width && props.frame.scale * bench.submission!.width * window.devicePixelRatio > 1.25 * raster.value.width)
+const fetched = ref(false)
+watch(wanted, (now) => { if (now) fetched.value = true })
+const size = computed(() => (props.which === 'own' ? bench.submission! : raster.value ?? { width: 1, height: 1 }))
+const style = computed(() => ({ width: `${size.value.width}px`, height: `${size.value.height}px`, transform: props.frame.transform, imageRendering: props.frame.scale > 3 ? 'pixelated' as const : 'auto' as const }))
+const label = computed(() => (props.which === 'own' ? `${bench.submission!.title}, seen through: ${bench.shownLens.name}` : 'the reference'))
+defineExpose({ raster })
+</script>
+
+<template>
+  <canvas ref="canvas" class="picture" role="img" :aria-label="label" :data-which="which" :style="style" />
+  <img v-if="fetched" v-show="wanted" class="picture" :src="`/api/submissions/${bench.submission!.id}/picture/full`" alt="" :style="style">
+</template>
+
+<style scoped>
+.picture { position: absolute; left: 0; top: 0; transform-origin: 0 0; max-width: none; }
+</style>
