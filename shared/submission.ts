@@ -20,7 +20,10 @@ export const handInSchema = z.object({
   question: text(500),
   about: text(500),
   plannedScheme: z.union([sectorSchemeSchema, z.literal('').transform(() => null)]).nullable(),
-  assignmentId: z.coerce.number().int().positive().nullish()
+  assignmentId: z.coerce.number().int().positive().nullish(),
+  /** Where the eye should go, as the learner pointed it out; both or neither. */
+  focusX: z.coerce.number().min(0).max(1).optional(),
+  focusY: z.coerce.number().min(0).max(1).optional()
 })
 export type HandIn = z.infer<typeof handInSchema>
 

@@ -5,8 +5,8 @@ import { useEventListener } from '@vueuse/core'
 export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
   ['.', 'next station'], [',', 'station before'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
   ['+  −', 'closer, farther (or the wheel)'], ['f', 'as large as fits'], ['s', 'as a stamp'], ['d', 'from across the room'], ['x', 'mirrored'],
-  ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['v', 'reference beside the work'],
-  ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['m', 'mark a correction'],
+  ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['v', 'reference: off, beside, under (then hold space)'],
+  ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['arrows', 'move the picture; while drawing, the cross (space sets it down, Enter closes)'], ['m', 'mark a correction'],
   ['u', 'undo'], ['y', 'do again'], ['Esc', 'drop what is being drawn'], ['?', 'this list']
 ]
 
@@ -25,7 +25,7 @@ export function useBenchKeys(): { readonly help: Ref<boolean> } {
     '.': () => goBy(1), ',': () => goBy(-1), '?': () => { help.value = true },
     '+': () => wall.zoomBy(1.25), '=': () => wall.zoomBy(1.25), '-': () => wall.zoomBy(0.8), 'f': wall.fit, 's': () => wall.hangAs('stamp'), 'd': () => wall.hangAs('room'),
     'x': wall.mirror, '[': () => wall.turn(-1), ']': () => wall.turn(1), 'r': () => wall.turn(90), 'g': wall.nextGround,
-    'v': () => { if (bench.submission?.hasReference) wall.beside = !wall.beside },
+    'v': () => { if (bench.submission?.hasReference) wall.nextReference() },
     'Escape': () => {
       bench.drop()
       bench.draft = bench.reshaping = null

@@ -8,6 +8,7 @@ useHead({ title: 'Hand in · Critica' })
 const route = useRoute()
 const classes = ref<{ id: number, name: string }[]>([])
 const assignment = ref<Assignment | null>(null)
+const focus = ref<{ x: number, y: number } | null>(null)
 const file = ref<File | null>(null), reference = ref<File | null>(null)
 const form = reactive({ classId: null as number | null, title: '', stage: 'finished' as Stage, medium: '', question: '', about: '', plannedScheme: '' })
 const problem = ref(''), busy = ref(false)
@@ -43,6 +44,10 @@ async function send() {
     for (const [name, value] of Object.entries({ ...form, assignmentId: assignment.value?.id })) if (value !== null && value !== undefined) body.append(name, String(value))
     body.append('picture', file.value)
     if (reference.value) body.append('reference', reference.value)
+    if (focus.value) {
+      body.append('focusX', String(focus.value.x))
+      body.append('focusY', String(focus.value.y))
+    }
     try {
       await api(createdSchema, '/submissions', { method: 'POST', body })
       await navigateTo(assignment.value ? `/exercises/${assignment.value.id}` : '/work')
@@ -57,7 +62,7 @@ async function send() {
 
 <template>
   <div class="hand-in">
-    <PictureDrop v-model="file" />
+    <PictureDrop v-model="file" v-model:focus="focus" />
     <form novalidate @submit.prevent="send">
       <h1>{{ assignment ? `Hand in: ${EXERCISES[assignment.exercise].title}` : 'Hand in a picture' }}</h1>
       <v-select v-if="classes.length > 1 && !assignment" v-model="form.classId" :items="classes" item-title="name" item-value="id" label="Class" />

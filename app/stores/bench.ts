@@ -34,6 +34,8 @@ export const useBenchStore = defineStore('bench', () => {
   const otherWheel = shallowRef<{ wheel: WheelName, harmony: Measured<HarmonySection> } | null>(null)
   /** Numbered places that the reading on show points at. */
   const points = shallowRef<Reading['points']>(undefined)
+  /** An area shown filled, as its plain shape. */
+  const silhouette = shallowRef<Area | null>(null)
   /** An area whose shape is being changed, as it is under the hand. */
   const reshaping = shallowRef<MarkedArea | null>(null)
   const saving = ref<Saving>('saved')
@@ -50,7 +52,9 @@ export const useBenchStore = defineStore('bench', () => {
   /** The area the piece is about, by its name. */
   const focusArea = computed(() => critique.value?.areas.find(a => a.name === FOCUS_NAME) ?? null)
   const areas = computed(() => (critique.value?.areas ?? []).map(a => (a.id === reshaping.value?.id ? reshaping.value : a)))
-  const shownLens = computed<LensRequest>(() => (comparing.value ? { name: 'plain' } : lens.value))
+  const wall = useWallStore()
+  /** Held, the plain picture is shown; with the reference under the work, that is, through the same lens. */
+  const shownLens = computed<LensRequest>(() => (comparing.value && wall.reference !== 'under' ? { name: 'plain' } : lens.value))
   /** Before the first look is taken nothing measured and nothing marked is shown: it cannot be repeated. */
   const unseen = computed(() => station.value === 'first-look' && !released.value && !notes.value.firstEye)
   const judgementOf = (key: string): Judged['verdict'] | null => notes.value.judged.find(j => j.key === key)?.verdict ?? null
@@ -61,7 +65,7 @@ export const useBenchStore = defineStore('bench', () => {
     problem.value = ''
     submission.value = await api(submissionSchema, `/submissions/${id}`)
     critique.value = await api(critiqueSchema, path('/critique'))
-    declared.value = focused.value = otherWheel.value = draft.value = reshaping.value = null
+    declared.value = focused.value = otherWheel.value = draft.value = reshaping.value = silhouette.value = null
     points.value = undefined
     lens.value = { name: 'plain' }
     drawing.drop()
@@ -146,7 +150,7 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   return {
-    submission, critique, station, lens, comparing, draft, declared, focused, otherWheel, points, reshaping, focusArea, areas, saving, problem, report, released, standards, notes,
+    submission, critique, station, lens, comparing, draft, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, saving, problem, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
     addArea, removeArea, changeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, note, visit, judge, assign, unassign, writeVerdict, release, measureAgain

@@ -4,22 +4,26 @@ import { PLAIN_VIEW, type Hanging, type WallView } from '~/wall/frame'
 export type Ground = 'grey' | 'white' | 'black'
 /** The wall's colour for each ground: mid grey is L* 50. */
 export const GROUND_COLOUR: Readonly<Record<Ground, string>> = { grey: '#777777', white: '#ffffff', black: '#000000' }
+/** The reference hangs beside the work, or under it and shown while the plain-picture key is held. */
+export type Referred = 'off' | 'beside' | 'under'
+export const REFERRED: readonly Referred[] = ['off', 'beside', 'under']
 const GROUNDS: readonly Ground[] = ['grey', 'white', 'black']
 
 export const useWallStore = defineStore('wall', () => {
   const view = shallowRef<WallView>(PLAIN_VIEW)
   const ground = ref<Ground>('grey')
-  const beside = ref(false)
+  const reference = ref<Referred>('off')
 
   const change = (part: Partial<WallView>): void => { view.value = { ...view.value, ...part } }
   return {
-    view, ground, beside, change,
+    view, ground, reference, change,
     /** As large as fits, upright, not mirrored. */
     fit: () => { view.value = PLAIN_VIEW },
     hangAs: (hanging: Hanging) => change({ hanging: view.value.hanging === hanging ? 'fit' : hanging, zoom: 1, panX: 0, panY: 0 }),
     mirror: () => change({ mirrored: !view.value.mirrored }),
     turn: (byDeg: number) => change({ angleDeg: (view.value.angleDeg + byDeg + 540) % 360 - 180 }),
     zoomBy: (factor: number) => change({ zoom: Math.min(40, Math.max(0.5, view.value.zoom * factor)), panX: view.value.panX * factor, panY: view.value.panY * factor }),
+    nextReference: () => { reference.value = REFERRED[(REFERRED.indexOf(reference.value) + 1) % REFERRED.length]! },
     nextGround: () => { ground.value = GROUNDS[(GROUNDS.indexOf(ground.value) + 1) % GROUNDS.length]! }
   }
 })

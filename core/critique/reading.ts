@@ -35,7 +35,9 @@ export interface Reading {
   readonly evidence?: LensRequest
   /** Places on the picture that show it, in fractions, with what stands beside each. */
   readonly points?: readonly { readonly x: number, readonly y: number, readonly label: string }[]
+  /** It is shown by filling the area it is about. */
+  readonly silhouette?: true
   readonly trains: readonly ExerciseKey[]
   /** What "mark it" starts a correction with. */
-  readonly correction?: { readonly what: string, readonly todo: string, readonly target: Target }
+  readonly correction?: { readonly what: string, readonly todo: string, readonly target: Target | null }
 }

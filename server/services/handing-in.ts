@@ -1,9 +1,11 @@
 /** Taking a hand-in: decode first, keep everything in one transaction, then queue the measuring. */
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
+import { FOCUS_NAME } from '../../shared/critique'
 import { PICTURE_LIMITS, type HandIn } from '../../shared/submission'
+import type { Area } from '../../core/picture/area'
 import { isEnrolled } from '../db/classes'
-import { insertCritique } from '../db/critiques'
+import { insertArea, insertCritique } from '../db/critiques'
 import { insertMeasurement } from '../db/measurements'
 import { insertBlob, insertPicture } from '../db/pictures'
 import { db, transaction, type Db } from '../db/pool'
@@ -14,6 +16,12 @@ import { visibleAssignment } from './access'
 import { wakeMeasuring } from './measuring'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
+
+/** A pointed-out place becomes an area of a fifth of the picture about it, for the instructor to draw more exactly. */
+function focusAbout(x: number, y: number): Area {
+  const from = (v: number): number => Math.min(0.8, Math.max(0, v - 0.1))
+  return { kind: 'rectangle', x: from(x), y: from(y), w: 0.2, h: 0.2 }
+}
 
 type Sizes = Ingested & { readonly bytes: Buffer }
 
@@ -47,6 +55,7 @@ export async function handIn(learner: Account, words: HandIn, bytes: Buffer, now
     const pictureId = await store(connection, picture), referenceId = from && await store(connection, from)
     const submissionId = await insertSubmission(connection, learner.id, pictureId, words, now, referenceId)
     await insertCritique(connection, submissionId)
+    if (words.focusX !== undefined && words.focusY !== undefined) await insertArea(connection, submissionId, FOCUS_NAME, focusAbout(words.focusX, words.focusY))
     await insertMeasurement(connection, submissionId, 'painter')
     return submissionId
   })

@@ -104,6 +104,23 @@ test('areas by hand, by box and by corners; reshaped, undone, done again, kept o
   }
 })
 
+test('an area drawn with keys alone', async ({ page }) => {
+  const id = await handedIn(await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } }).png().toBuffer())
+  await open(page, `/bench/${id}/values`)
+  await page.keyboard.press('p')
+  for (const [key, times] of [['ArrowLeft', 2], ['ArrowRight', 4], ['ArrowDown', 4], ['ArrowLeft', 4]] as const) {
+    for (let i = 0; i < times; i++) await page.keyboard.press(`Shift+${key}`)
+    await page.keyboard.press(' ')
+  }
+  await page.keyboard.press('Enter')
+  await page.getByLabel('What is it?').fill('the square')
+  await page.keyboard.press('Enter')
+  await saved(page)
+  const connection = await database()
+  await expect.poll(async () => (await connection.query<RowDataPacket[]>('SELECT shape FROM areas WHERE submission_id = ?', [id]))[0][0]?.shape.points.map((p: number[]) => p.map(v => Math.round(100 * v)))).toEqual([[40, 50], [60, 50], [60, 70], [40, 70]])
+  await connection.end()
+})
+
 test('light: materials picked in the light and in the shadow, the one of another light named with its colour', async ({ page }) => {
   // One light halves and quarters the channels of four materials; the last one's shadow follows another ratio.
   const ratio = [0.3, 0.35, 0.45], materials = [[200, 120, 70], [90, 150, 110], [210, 200, 180], [120, 110, 190]]

@@ -36,6 +36,6 @@ const stops = computed(() => STATION_PLANS.map((plan) => {
 @media (max-width: 900px) {
   .route { flex-direction: row; padding: 0; }
   .route::before { display: none; }
-  .stop { padding: 0 16px; }
+  .stop { padding: 0 11px; gap: 7px; white-space: nowrap; }
 }
 </style>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import { useBenchPicture } from '~/composables/usePicture'
 import { GROUND_COLOUR } from '~/stores/wall'
 import { hang, type Room } from '~/wall/frame'
 import { useDrawing } from '~/wall/useDrawing'
 import { useHand } from '~/wall/useHand'
+import { useKeyboardHand } from '~/wall/useKeyboardHand'
 import type { Point } from '~~/shared/notes'
 
 /** The wall: the picture on its ground, seen through the lens, with the areas and marks drawn over it; beside it the reference, if asked for. */
@@ -16,8 +17,9 @@ const element = ref<HTMLElement>(), reference = ref<{ raster: { width: number, h
 const { width, height } = useElementSize(element)
 const TOP = 84, MARGIN = 34
 
-const beside = computed(() => wall.beside && bench.submission!.hasReference)
-watch(beside, (now) => { if (now && !referenceReady.value) void loadReference() }, { immediate: true })
+const referred = computed(() => (bench.submission!.hasReference ? wall.reference : 'off'))
+const beside = computed(() => referred.value === 'beside'), under = computed(() => referred.value === 'under')
+watch(referred, (now) => { if (now !== 'off' && !referenceReady.value) void loadReference() }, { immediate: true })
 /** The picture takes the wall, or its left half. */
 const room = computed<Room>(() => {
   const across = Math.max(1, width.value - 2 * MARGIN), half = beside.value ? (across - MARGIN) / 2 : across
@@ -25,7 +27,7 @@ const room = computed<Room>(() => {
 })
 const otherRoom = computed<Room>(() => ({ ...room.value, x: room.value.x + room.value.width + MARGIN }))
 const frame = computed(() => hang(room.value, bench.submission!, wall.view))
-const otherFrame = computed(() => hang(otherRoom.value, reference.value?.raster ?? bench.submission!, wall.view))
+const otherFrame = computed(() => hang(beside.value ? otherRoom.value : room.value, reference.value?.raster ?? bench.submission!, wall.view))
 const middle = () => [room.value.x + room.value.width / 2, room.value.y + room.value.height / 2] as const
 
 /** Two places are one to the hand within a dozen wall pixels. */
@@ -34,22 +36,18 @@ const drawing = useDrawing((a, b) => {
   return Math.hypot(ax - bx, ay - by) < 12
 })
 const hand = useHand(frame, middle, drawing, at => emit('point', at))
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (bench.tool !== 'polygon') return
-  if (event.key === 'Enter') drawing.close()
-  else if (event.key === 'Backspace') drawing.takeBack()
-})
+const cross = useKeyboardHand(drawing, at => emit('point', at))
 </script>
 
 <template>
   <div ref="element" class="wall" :class="{ drawing: bench.tool }" :style="{ background: GROUND_COLOUR[wall.ground] }" :data-ground="wall.ground">
     <WallPicture :frame="frame" which="own" />
-    <WallPicture v-if="beside" ref="reference" :frame="otherFrame" which="reference" />
+    <WallPicture v-if="beside || under" v-show="beside || bench.comparing" ref="reference" :frame="otherFrame" which="reference" />
     <p v-if="!ready || problem" class="waiting" role="status">{{ problem || 'Hanging the picture …' }}</p>
     <v-stage
       :config="{ width, height }" class="stage" @pointerdown="hand.press" @pointermove="hand.move" @pointerup="hand.lift" @pointerleave="hand.leave" @pointercancel="hand.leave"
       @wheel="hand.wheel">
-      <WallMarks :frame="frame" :top="TOP - 20" @open="emit('open', $event)" />
+      <WallMarks :frame="frame" :top="TOP - 20" :cross="cross" @open="emit('open', $event)" />
     </v-stage>
     <div class="over"><slot /></div>
   </div>

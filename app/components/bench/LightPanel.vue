@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ambientReading } from '~~/core/critique/readings'
 import { lightReadings } from '~~/core/critique/readings/light'
+import type { Reading } from '~~/core/critique/reading'
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked } from '~/composables/usePicture'
 
@@ -15,7 +16,12 @@ const rows = computed(() => pairs.value.map((pair, i) => {
   const measured = section.value?.materials.filter(isMeasured).find(m => m.name === pair.name) ?? null
   return { pair, letter: String.fromCharCode(97 + i), measured }
 }))
-const readings = computed(() => (section.value ? [...lightReadings(section.value, bench.standards), ambientReading(light.value!.ambient)].filter(r => r !== null) : []))
+/** A reading that names a material shows where it was picked. */
+const pointed = (r: Reading): Reading => {
+  const i = pairs.value.findIndex(p => r.id.endsWith(`.${p.name}`)), pair = pairs.value[i]
+  return pair?.shadow ? { ...r, points: [{ ...pair.lit, label: '1' }, { ...pair.shadow, label: '2' }] } : r
+}
+const readings = computed(() => (section.value ? [...lightReadings(section.value, bench.standards), ambientReading(light.value!.ambient)].filter(r => r !== null).map(pointed) : []))
 const wanting = computed(() => Math.max(0, 3 - pairs.value.filter(p => p.shadow).length))
 
 const others = (except: string) => pairs.value.filter(p => p.name !== except)
@@ -43,17 +49,17 @@ const asking = computed(() => (bench.tool !== 'point' ? '' : pairs.value.some(p 
   <section aria-label="Light and shadow" class="light">
     <p v-if="wanting" class="hint">Pick each material in the light and in the shadow; from three on, the one that leaves the light is named.</p>
     <table v-if="rows.length">
-      <thead><tr><th>material</th><th>light</th><th>shadow</th><th>one light</th><th>apart</th></tr></thead>
+      <thead><tr><th>material</th><th>light</th><th>shadow</th><th>as one</th><th>apart</th></tr></thead>
       <tbody>
         <tr v-for="(r, i) in rows" :key="r.pair.name" :class="{ leaves: r.measured?.leaves }">
           <td>{{ r.letter }}. {{ r.pair.name }}</td>
           <template v-if="r.measured">
             <td><i :style="{ background: r.measured.lit }" :title="r.measured.lit" /></td><td><i :style="{ background: r.measured.shadow }" :title="r.measured.shadow" /></td>
             <td><i :style="{ background: r.measured.expected }" :title="r.measured.expected" /></td>
-            <td>{{ Math.round(r.measured.deviation) }}<span v-if="r.measured.leaves">, leaves</span></td>
+            <td>{{ Math.round(r.measured.deviation) }}<span v-if="r.measured.leaves"> leaves</span></td>
           </template>
           <td v-else colspan="4"><button class="word-link" @click="again(i)">pick its shadow</button></td>
-          <td v-if="!bench.released"><button class="word-link" :aria-label="`remove ${r.pair.name}`" @click="bench.note({ pairs: others(r.pair.name) })">remove</button></td>
+          <td v-if="!bench.released"><button class="word-link" :aria-label="`remove ${r.pair.name}`" @click="bench.note({ pairs: others(r.pair.name) })">drop</button></td>
         </tr>
       </tbody>
     </table>
@@ -76,7 +82,8 @@ table { width: 100%; border-collapse: collapse; margin: 6px 0; }
 th { text-align: left; font-weight: 400; font-size: 12px; padding: 2px 6px 2px 0; }
 td { padding: 3px 6px 3px 0; border-top: 1px solid #5e5e5e; }
 .leaves { color: var(--panel-ink); font-weight: 600; }
-td i { display: block; width: 34px; height: 18px; }
+td:first-child { white-space: nowrap; }
+td i { display: block; width: 26px; height: 18px; }
 .add { display: grid; gap: 8px; justify-items: start; padding: 10px 0; }
 .add > .v-input { width: 100%; }
 </style>

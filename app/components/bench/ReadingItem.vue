@@ -14,7 +14,7 @@ const key = computed(() => props.itemKey ?? props.reading.id)
 const judged = computed(() => bench.judgementOf(key.value))
 const verdict = computed<ReadingVerdict>(() => (judged.value && judged.value !== 'dismissed' ? judged.value : props.reading.verdict))
 const marked = computed(() => bench.critique?.corrections.find(c => c.readingId === props.reading.id && JSON.stringify(c.area) === JSON.stringify(props.area ?? null)))
-const shown = computed(() => (props.reading.evidence ? JSON.stringify(bench.lens) === JSON.stringify(props.reading.evidence) : props.reading.points !== undefined && bench.points === props.reading.points))
+const shown = computed(() => (props.reading.silhouette ? bench.silhouette !== null && bench.silhouette === props.area : props.reading.evidence ? JSON.stringify(bench.lens) === JSON.stringify(props.reading.evidence) : props.reading.points !== undefined && bench.points === props.reading.points))
 const WORDS = { works: 'works', look: 'look again', fix: 'fix' } as const
 const VERDICTS = Object.keys(WORDS) as ReadingVerdict[]
 
@@ -31,7 +31,8 @@ function mark() {
   }
 }
 function show() {
-  const { evidence, points } = props.reading, off = shown.value
+  const { evidence, points, silhouette } = props.reading, off = shown.value
+  bench.silhouette = silhouette && !off ? props.area ?? null : null
   bench.points = off ? undefined : points
   bench.lens = off || !evidence ? { name: 'plain' } : evidence
 }
@@ -58,7 +59,7 @@ async function judge(as: ReadingVerdict | 'dismissed') {
     <FigureBar v-if="reading.figure" :figure="reading.figure" />
     <p v-if="why" class="why">{{ reading.why }}</p>
     <div class="actions">
-      <button v-if="reading.evidence || reading.points" class="word-link" :aria-pressed="shown" @click="show">{{ shown ? 'back to the picture' : 'show me' }}</button>
+      <button v-if="reading.evidence || reading.points || reading.silhouette" class="word-link" :aria-pressed="shown" @click="show">{{ shown ? 'back to the picture' : 'show me' }}</button>
       <button class="word-link" :aria-expanded="why" @click="why = !why">why</button>
       <span v-if="marked" class="marked">marked {{ tagOf(marked) }}</span>
       <button v-else-if="!bench.released" class="word-link" @click="mark">mark it</button>

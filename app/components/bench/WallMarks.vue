@@ -4,9 +4,10 @@ import { tagOf } from '~/stores/bench'
 import { cornersOf, tagCornerOf, type Area } from '~~/core/picture/area'
 import { shapedBy } from '~/wall/shape'
 import type { WallFrame } from '~/wall/frame'
+import type { Point } from '~~/shared/notes'
 
 /** What is drawn over the picture: areas, the one being drawn or reshaped, places a reading points at, picked samples, corrections. */
-const props = defineProps<{ frame: WallFrame, top: number }>()
+const props = defineProps<{ frame: WallFrame, top: number, cross: Point | null }>()
 const emit = defineEmits<{ open: [correction: number] }>()
 const bench = useBenchStore()
 
@@ -44,6 +45,14 @@ const samples = computed(() => (bench.station !== 'light' ? [] : [
   ...(bench.notes.surroundings ? [{ ...round('*', bench.notes.surroundings), dark: false }] : [])
 ]))
 
+/** The cross that keys move: the same dark core in a light casing. */
+const crossLines = computed(() => {
+  if (!props.cross) return []
+  const [x, y] = props.frame.toWall(props.cross.x, props.cross.y)
+  return [[x - 14, y, x + 14, y], [x, y - 14, x, y + 14]].flatMap(points => [{ points, stroke: CASING, strokeWidth: 4, listening: false }, { points, stroke: INK, strokeWidth: 1.6, listening: false }])
+})
+const filled = computed(() => bench.silhouette && { points: flat(bench.silhouette), closed: true, fill: INK, listening: false })
+
 /** Corners to take hold of while an area is reshaped. */
 const handles = computed(() => (bench.reshaping ? cornersOf(bench.reshaping.area).map((corner, index) => ({ index, at: props.frame.toWall(...corner) })) : []))
 function drag(index: number, event: Konva.KonvaEventObject<DragEvent>) {
@@ -71,6 +80,8 @@ function drag(index: number, event: Konva.KonvaEventObject<DragEvent>) {
       <v-rect :config="{ x: -8, y: -8, width: 16, height: 16, fill: s.dark ? INK : CASING, stroke: s.dark ? CASING : INK, strokeWidth: 1.5 }" />
       <v-text :config="{ ...label(s.text, -8, -6), width: 16, align: 'center', fill: s.dark ? CASING : INK }" />
     </v-group>
+    <v-line v-if="filled" :config="filled" />
+    <v-line v-for="(l, i) in crossLines" :key="`x${i}`" :config="l" />
     <template v-if="bench.reshaping">
       <v-line v-for="(l, i) in outline(bench.reshaping.area)" :key="`r${i}`" :config="l" />
       <v-rect

@@ -17,7 +17,7 @@ const turned = computed(() => Math.round(wall.view.angleDeg))
       <button class="word-link" :aria-pressed="wall.view.mirrored" @click="wall.mirror()">mirrored</button>
       <button class="word-link" @click="wall.turn(90)">quarter turn</button>
       <label class="turn">tilt <input type="range" min="-180" max="180" step="1" :value="turned" @input="wall.turn(Number(($event.target as HTMLInputElement).value) - wall.view.angleDeg)"> {{ turned }}°</label>
-      <button v-if="bench.submission!.hasReference" class="word-link" :aria-pressed="wall.beside" @click="wall.beside = !wall.beside">reference beside</button>
+      <button v-if="bench.submission!.hasReference" class="word-link" @click="wall.nextReference()">reference: {{ wall.reference }}</button>
     </template>
     <button class="word-link" @click="wall.nextGround()">ground: {{ wall.ground }}</button>
   </div>

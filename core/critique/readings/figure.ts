@@ -46,7 +46,7 @@ export function cutOutReading(what: string, { sharpness, detail }: CutOut, { cut
 export function silhouetteReading(what: string, { solidity, compactness }: Silhouette): Reading {
   const plain = compactness > 0.7 && solidity > 0.9
   return {
-    id: 'edges.silhouette', station: 'edges', verdict: plain ? 'look' : 'works', why: WHY.silhouette, trains: [],
+    id: 'edges.silhouette', station: 'edges', verdict: plain ? 'look' : 'works', why: WHY.silhouette, trains: [], silhouette: true,
     sentence: plain ? `Filled in, ${what} is a plain lump: ${percent(solidity)} of its hull, nearly round or square.` : `Filled in, ${what} keeps a shape of its own: it fills ${percent(solidity)} of its hull.`
   }
 }

@@ -20,7 +20,8 @@ function leavesReading(material: MaterialLight, standard: number): Reading {
   return {
     id: `light.leaves.${name}`, station: 'light', verdict: 'fix', why: WHY.one, trains: [],
     sentence: `${named(name)} leaves the light: its shadow is ${Math.round(deviation)} away from where the others put it, ${way}. Expected is ${expected}.`,
-    figure: { value: deviation, standard, low: 0, high: 40, label: `ΔE00 ${deviation} from the expected shadow, at most ${standard} wanted` }
+    figure: { value: deviation, standard, low: 0, high: 40, label: `ΔE00 ${deviation} from the expected shadow, at most ${standard} wanted` },
+    correction: { what: `${named(name)} leaves the light.`, todo: `Take its shadow toward ${expected}, the colour that one light would give it.`, target: null }
   }
 }
 

@@ -22,14 +22,14 @@ watch(() => route.params.station, (station) => {
   bench.points = undefined
   bench.lens = { name: 'plain' }
   bench.drop()
-  bench.reshaping = null
+  bench.reshaping = bench.silhouette = null
   if (loaded.value) void bench.visit(bench.station)
 }, { immediate: true })
 
 onMounted(async () => {
   try {
     wall.fit()
-    wall.beside = false
+    wall.reference = 'off'
     await bench.open(id)
     loaded.value = true
     void bench.visit(bench.station)
@@ -87,7 +87,7 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
 
 <template>
   <p v-if="problem" role="alert" class="alone">{{ problem }} <NuxtLink to="/desk">Back to the desk</NuxtLink></p>
-  <p v-else-if="!loaded" class="alone">…</p>
+  <p v-else-if="!loaded" role="status" class="alone">Bringing the piece to the bench …</p>
   <div v-else class="bench">
     <BenchBar class="top" />
     <BenchRoute class="left" />
@@ -121,7 +121,7 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
       <p v-else-if="bench.submission!.measurement.state === 'failed'" role="alert">
         {{ bench.submission!.measurement.reason }} <button class="word-link" @click="bench.measureAgain()">Try again</button>
       </p>
-      <p v-else role="status">Being measured …</p>
+      <div v-else role="status" class="measuring"><p>Being measured …</p><i /><i /><i /></div>
     </main>
     <KeyList v-model="help" />
   </div>
@@ -138,6 +138,8 @@ h2 { font-size: 23px; }
 .hanging { position: absolute; left: 0; bottom: 0; display: grid; justify-items: start; }
 .ground { font-size: 12px; background: #303030; color: #f3f3f3; padding: 0 10px 3px; }
 .about { font-family: var(--serif); font-style: italic; font-size: 15px; padding: 8px 0 0; color: var(--panel-quiet); }
+.measuring { display: grid; gap: 14px; padding-top: 10px; }
+.measuring i { height: 44px; background: #474747; }
 .problem { border: 1px solid #e5e5e5; padding: 6px 10px; margin: 8px 0; }
 .alone { padding: 40px; }
 @media (max-width: 900px) {

@@ -1,0 +1,44 @@
+/** Drawing without a pointer: arrows move a cross over the picture, the space bar sets it down, Enter closes. */
+import { useEventListener } from '@vueuse/core'
+import type { Point } from '~~/shared/notes'
+import type { DrawingHand } from './useDrawing'
+
+const STEP = 0.01, FAST = 0.05
+const MOVES: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+const clamp = (v: number): number => Math.min(1, Math.max(0, v))
+
+/** @returns where the cross stands, or null while nothing is drawn by keys. */
+export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) => void): Readonly<Ref<Point | null>> {
+  const bench = useBenchStore(), wall = useWallStore()
+  const cross = ref<Point | null>(null)
+  let begun = false
+  watch(() => bench.tool, (tool) => {
+    begun = false
+    if (!tool) cross.value = null
+  })
+  const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable], [role="dialog"], [role="combobox"]') !== null
+
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
+    const move = MOVES[event.key]
+    if (move) {
+      event.preventDefault()
+      if (!bench.tool) return wall.change({ panX: wall.view.panX - 40 * move[0], panY: wall.view.panY - 40 * move[1] })
+      const from = cross.value ?? { x: 0.5, y: 0.5 }, by = event.shiftKey ? FAST : STEP
+      cross.value = { x: clamp(from.x + by * move[0]), y: clamp(from.y + by * move[1]) }
+      drawing.move(cross.value)
+      point(cross.value)
+    } else if (bench.tool && event.key === 'Enter') drawing.close()
+    else if (bench.tool && event.key === 'Backspace') drawing.takeBack()
+    else if (bench.tool && cross.value && event.key === ' ') {
+      event.preventDefault()
+      event.stopImmediatePropagation()
+      // A line by hand needs a hand: by keys it goes corner by corner.
+      if (bench.tool === 'lasso') bench.tool = 'polygon'
+      if (bench.tool === 'rectangle' && begun) drawing.lift()
+      else drawing.press(cross.value)
+      begun = !begun
+    }
+  }, { capture: true })
+  return cross
+}

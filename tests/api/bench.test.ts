@@ -1,0 +1,88 @@
+/** What the bench keeps: notes, house standards, a reference, a closer look, the learner's pointed-out focus. */
+import sharp from 'sharp'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { DEFAULT_STANDARDS } from '../../core/critique/standards'
+import { critiqueSchema, type Critique } from '../../shared/critique'
+import { Person, picture } from './client'
+
+let tamsin: Person, rosa: Person
+const critiqueOf = async (person: Person, id: number): Promise<Critique> => critiqueSchema.parse(await (await person.fetch(`/submissions/${id}/critique`)).json())
+const handedIn = async (file: Buffer, words: Record<string, string> = {}, reference?: Buffer): Promise<number> => {
+  const form = new FormData()
+  for (const [name, value] of Object.entries({ classId: '1', title: 'Bench piece', stage: 'study', medium: '', question: '', about: '', plannedScheme: '', ...words })) form.append(name, value)
+  form.append('picture', new Blob([new Uint8Array(file)]), 'piece.png')
+  if (reference) form.append('reference', new Blob([new Uint8Array(reference)]), 'reference.png')
+  const response = await rosa.fetch('/submissions', { method: 'POST', body: form })
+  const body = await response.json() as { id: number, error?: { message: string } }
+  if (!response.ok) throw new Error(body.error?.message)
+  return body.id
+}
+
+beforeAll(async () => {
+  tamsin = await Person.signedIn('tamsin')
+  rosa = await Person.signedIn('rosa')
+})
+
+describe('notes', () => {
+  it('are changed part by part, and two windows writing different parts lose neither', async () => {
+    const id = await handedIn(await picture())
+    await Promise.all([
+      tamsin.json('PUT', `/submissions/${id}/notes`, { about: 'The corner' }),
+      tamsin.json('PUT', `/submissions/${id}/notes`, { firstEye: { x: 0.2, y: 0.1 } }),
+      tamsin.json('PUT', `/submissions/${id}/notes`, { visited: ['values'] })
+    ])
+    expect((await critiqueOf(tamsin, id)).notes).toMatchObject({ about: 'The corner', firstEye: { x: 0.2, y: 0.1 }, visited: ['values'], pairs: [] })
+  })
+
+  it('never reach the learner, and are refused when they make no sense or the critique is released', async () => {
+    expect(await tamsin.json('PUT', '/submissions/1/notes', { pairs: [{ name: '', lit: { x: 0.5, y: 0.5 }, shadow: null }] })).toMatchObject({ status: 422 })
+    expect(await tamsin.json('PUT', '/submissions/1/notes', { firstEye: { x: 2, y: 0 } })).toMatchObject({ status: 422 })
+    expect(await tamsin.json('PUT', '/submissions/11/notes', { about: 'too late' })).toMatchObject({ status: 409 })
+    const ada = await Person.signedIn('ada')
+    expect((await critiqueOf(ada, 11)).notes).toEqual({ visited: [], firstEye: null, about: '', judged: [], pairs: [], surroundings: null, stops: [] })
+  })
+})
+
+describe('house standards', () => {
+  afterAll(() => tamsin.json('PUT', '/classes/1/standards', null))
+
+  it('belong to the class, come with every critique of it, and go back to the shipped ones', async () => {
+    const own = { ...DEFAULT_STANDARDS, range: { full: 60, moderate: 40 }, black: 'with-intent' }
+    expect((await tamsin.json('PUT', '/classes/1/standards', own)).status).toBe(200)
+    expect((await critiqueOf(tamsin, 2)).standards).toEqual(own)
+    await tamsin.json('PUT', '/classes/1/standards', null)
+    expect(await (await tamsin.fetch('/classes/1/standards')).json()).toEqual(DEFAULT_STANDARDS)
+  })
+
+  it('are refused with the reason when they contradict themselves', async () => {
+    const response = await tamsin.json('PUT', '/classes/1/standards', { ...DEFAULT_STANDARDS, range: { full: 40, moderate: 50 } })
+    expect([response.status, (await response.json()).error.message]).toEqual([422, expect.stringContaining('wider than a moderate one')])
+  })
+})
+
+describe('pictures', () => {
+  it('are shown to the last pixel, upright, without the place they were taken at', async () => {
+    const file = await sharp({ create: { width: 2400, height: 1500, channels: 3, background: '#2a71b0' } })
+      .withExif({ IFD0: { Orientation: '6', Model: 'Pocket camera' }, IFD3: { GPSLatitude: '50/1 22/1 0/1' } }).jpeg().toBuffer()
+    const id = await handedIn(file)
+    const full = Buffer.from(await (await tamsin.fetch(`/submissions/${id}/picture/full`)).arrayBuffer()), meta = await sharp(full).metadata()
+    expect([meta.width, meta.height, meta.exif, meta.orientation]).toEqual([1500, 2400, undefined, undefined])
+    expect(full.includes('Pocket camera')).toBe(false)
+    const again = await tamsin.fetch(`/submissions/${id}/picture/full`)
+    expect(Buffer.from(await again.arrayBuffer()).equals(full)).toBe(true)
+  })
+
+  it('bring their reference, or none', async () => {
+    const id = await handedIn(await picture(), {}, await picture(60, 90, '#20384c'))
+    expect(await (await tamsin.fetch(`/submissions/${id}`)).json()).toMatchObject({ hasReference: true })
+    const meta = await sharp(Buffer.from(await (await tamsin.fetch(`/submissions/${id}/picture/reference`)).arrayBuffer())).metadata()
+    expect([meta.width, meta.height]).toEqual([60, 90])
+    expect((await tamsin.fetch('/submissions/1/picture/reference')).status).toBe(404)
+    await expect(handedIn(await picture(), {}, Buffer.from('no picture'))).rejects.toThrow('not a picture that can be read here')
+  })
+
+  it('bring the learner\'s focus to the bench', async () => {
+    const id = await handedIn(await picture(), { focusX: '0.95', focusY: '0.4' })
+    expect((await critiqueOf(tamsin, id)).areas).toMatchObject([{ name: 'the focus', area: { kind: 'rectangle', x: 0.8, y: expect.closeTo(0.3), w: 0.2, h: 0.2 } }])
+  })
+})
