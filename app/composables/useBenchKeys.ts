@@ -1,9 +1,10 @@
 /** The bench's single keys. Typing in a field is never a command. */
 import { useEventListener } from '@vueuse/core'
+import { submissionListSchema } from '~~/shared/submission'
 
 /** Every key with what it does, in the order they are listed on "?". */
 export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
-  ['.', 'next station'], [',', 'station before'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
+  ['.', 'next station'], [',', 'station before'], ['n', 'next piece that waits'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
   ['+  −', 'closer, farther (or the wheel)'], ['f', 'as large as fits'], ['s', 'as a stamp'], ['d', 'from across the room'], ['x', 'mirrored'],
   ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['v', 'reference: off, beside, under (then hold space)'],
   ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['arrows', 'move the picture; while drawing, the cross (space sets it down, Enter closes)'], ['m', 'mark a correction'],
@@ -21,8 +22,13 @@ export function useBenchKeys(): { readonly help: Ref<boolean> } {
     const next = STATION_PLANS[(at + by + STATION_PLANS.length) % STATION_PLANS.length]!
     void navigateTo(`/bench/${bench.submission!.id}/${next.station}`, { replace: true })
   }
+  async function nextPiece(): Promise<void> {
+    const waiting = (await api(submissionListSchema, '/submissions')).filter(s => s.state === 'waiting' && s.assignmentId === null)
+    const next = waiting[(waiting.findIndex(s => s.id === bench.submission!.id) + 1) % Math.max(1, waiting.length)]
+    if (next) await navigateTo(`/bench/${next.id}`)
+  }
   const looking: Readonly<Record<string, () => void>> = {
-    '.': () => goBy(1), ',': () => goBy(-1), '?': () => { help.value = true },
+    '.': () => goBy(1), ',': () => goBy(-1), '?': () => { help.value = true }, 'n': () => void nextPiece(),
     '+': () => wall.zoomBy(1.25), '=': () => wall.zoomBy(1.25), '-': () => wall.zoomBy(0.8), 'f': wall.fit, 's': () => wall.hangAs('stamp'), 'd': () => wall.hangAs('room'),
     'x': wall.mirror, '[': () => wall.turn(-1), ']': () => wall.turn(1), 'r': () => wall.turn(90), 'g': wall.nextGround,
     'v': () => { if (bench.submission?.hasReference) wall.nextReference() },

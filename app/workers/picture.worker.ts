@@ -103,7 +103,7 @@ const worker: PictureWorker = {
 
   async declared(scheme, wheel) {
     const fit = fitTo(scheme, null, hues(wheel))
-    return fit && { scheme, coverage: fit.coverage }
+    return fit && { scheme, coverage: fit.coverage, rotation: fit.rotation }
   },
 
   async probe(x, y, wheel) {

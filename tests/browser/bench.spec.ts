@@ -148,6 +148,22 @@ test('light: materials picked in the light and in the shadow, the one of another
   await expect(page.locator('[data-reading="light.leaves.ochre"]')).toBeVisible()
 })
 
+test('focus: rivals, whites and vivid places listed; a route of stops read against the eye\'s own', async ({ page }) => {
+  await open(page, '/bench/8/focus')
+  await expect(page.getByText('What competes with it')).toBeVisible()
+  await expect(page.locator('.focus')).toContainText('The upper right: its')
+  const at = await placed(page)
+  for (const [x, y] of [[0.84, 0.05], [0.02, 0.02]] as const) {
+    await page.getByRole('button', { name: /^add stop/ }).click()
+    await page.mouse.move(...at(x, y))
+    await page.mouse.down()
+    await page.mouse.move(...at(x + 0.13, y + 0.26), { steps: 4 })
+    await page.mouse.up()
+    await saved(page)
+  }
+  await expect(page.locator('[data-reading="focus.route"]')).toContainText('It passes by stop 2.')
+})
+
 test('values: groups by hand, flat black with what to mix instead, the greys\' disagreement', async ({ page }) => {
   await open(page, '/bench/3/values')
   await page.getByRole('slider', { name: /How many values/ }).fill('2')
@@ -159,7 +175,19 @@ test('values: groups by hand, flat black with what to mix instead, the greys\' d
   await page.goto('/bench/5/values')
   await expect(page.locator('[data-reading="value.reference"]')).toContainText('reference')
   await page.keyboard.press('v')
-  await expect(page.locator('canvas[data-which="reference"][data-lens="plain"]')).toBeVisible()
+  const reference = page.locator('canvas[data-which="reference"]')
+  await expect(reference).toHaveAttribute('data-lens', 'plain')
+  await page.keyboard.press('2')
+  await expect(reference).toHaveAttribute('data-lens', 'grey')
+  await page.keyboard.press('v')
+  await expect(reference).toBeHidden()
+  await page.locator('.wall').click({ position: { x: 60, y: 300 } })
+  await page.keyboard.down(' ')
+  await expect(reference).toBeVisible()
+  await page.keyboard.up(' ')
+  await expect(reference).toBeHidden()
+  await page.keyboard.press('n')
+  await expect(page).not.toHaveURL(/bench\/5\//)
 })
 
 test('harmony: another wheel in place, the scheme turned by hand, amounts against what would balance', async ({ page }) => {
@@ -229,6 +257,19 @@ test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp,
   await page.keyboard.press('x')
   await page.keyboard.press('r')
   await expect.poll(async () => { const b = (await picture(page).boundingBox())!; return b.height > b.width }).toBe(true)
+  await page.keyboard.press('f')
+  // Two fingers drawn apart to twice their distance.
+  await page.locator('.stage canvas').first().evaluate((canvas, [x, y]) => {
+    const touch = (type: string, pointerId: number, dx: number): void => { canvas.dispatchEvent(new PointerEvent(type, { pointerId, pointerType: 'touch', clientX: x! + dx, clientY: y, bubbles: true })) }
+    touch('pointerdown', 11, -50)
+    touch('pointerdown', 12, 50)
+    touch('pointermove', 11, -100)
+    touch('pointermove', 12, 100)
+    touch('pointerup', 11, -100)
+    touch('pointerup', 12, 100)
+  }, [...middle])
+  await expect.poll(async () => (await picture(page).boundingBox())!.width / box.width).toBeCloseTo(2, 1)
+  await page.keyboard.press('f')
   await page.keyboard.press('g')
   await expect(page.locator('.wall')).toHaveAttribute('data-ground', 'white')
   await page.mouse.move(...middle)

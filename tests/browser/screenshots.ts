@@ -11,6 +11,11 @@ interface Shot { readonly file: string, readonly who: string | null, readonly pa
 const SHOTS: readonly Shot[] = [
   { file: 'sign-in', who: null, path: '/sign-in', ready: '.demo' },
   { file: 'desk', who: 'tamsin', path: '/desk', ready: '.fingerprint' },
+  { file: 'bench-first-look', who: 'tamsin', path: '/bench/10/first-look', ready: 'text=Where did your eye go first?', then: async (page) => {
+    await page.getByRole('button', { name: 'show it on the picture' }).click()
+    await page.mouse.click(540, 360)
+    await page.locator('[data-reading="first-look.eye"]').waitFor()
+  } },
   { file: 'bench-values', who: 'tamsin', path: '/bench/1/values', ready: '[data-reading="value.separation"]', then: async (page) => {
     await page.keyboard.press('2')
     await page.mouse.move(520, 420)
@@ -20,6 +25,19 @@ const SHOTS: readonly Shot[] = [
     await page.locator('[data-reading="focus.intended"]').getByRole('button', { name: 'show me' }).click()
   } },
   { file: 'bench-temperature', who: 'tamsin', path: '/bench/9/temperature', ready: '[data-reading="temperature.light"]', then: page => page.keyboard.press('2') },
+  { file: 'bench-light', who: 'tamsin', path: '/bench/9/light', ready: '[data-reading="light.leaves.ochre"]' },
+  { file: 'bench-edges', who: 'tamsin', path: '/bench/8/edges', ready: '[data-reading="edges.lines"]', then: async (page) => {
+    await page.getByRole('button', { name: 'try other framings' }).click()
+    await page.locator('.framing canvas').first().waitFor()
+    await page.locator('.framing').scrollIntoViewIfNeeded()
+  } },
+  { file: 'bench-reference', who: 'tamsin', path: '/bench/5/values', ready: '[data-reading="value.reference"]', then: async (page) => {
+    await page.keyboard.press('v')
+    await page.keyboard.press('2')
+  } },
+  { file: 'bench-verdict', who: 'tamsin', path: '/bench/1/verdict', ready: '.corrections' },
+  { file: 'standards', who: 'tamsin', path: '/bench/2/values', ready: '[data-reading="value.range"]', then: page => page.getByRole('button', { name: 'standards', exact: true }).click() },
+  { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
   { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag' },
   { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
 ]

@@ -42,7 +42,7 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
 <template>
   <div ref="element" class="wall" :class="{ drawing: bench.tool }" :style="{ background: GROUND_COLOUR[wall.ground] }" :data-ground="wall.ground">
     <WallPicture :frame="frame" which="own" />
-    <WallPicture v-if="beside || under" v-show="beside || bench.comparing" ref="reference" :frame="otherFrame" which="reference" />
+    <div v-if="beside || under" v-show="beside || bench.comparing"><WallPicture ref="reference" :frame="otherFrame" which="reference" /></div>
     <p v-if="!ready || problem" class="waiting" role="status">{{ problem || 'Hanging the picture …' }}</p>
     <v-stage
       :config="{ width, height }" class="stage" @pointerdown="hand.press" @pointermove="hand.move" @pointerup="hand.lift" @pointerleave="hand.leave" @pointercancel="hand.leave"

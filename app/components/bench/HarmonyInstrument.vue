@@ -47,7 +47,7 @@ async function switchTo(wheel: WheelName) {
     <div class="wheels" role="radiogroup" aria-label="Wheel">
       <button v-for="w in WHEEL_NAMES" :key="w" role="radio" :aria-checked="w === wheel" class="word-link" @click="switchTo(w)">{{ w }}</button>
     </div>
-    <WheelChart v-if="hues" :hues="hues" :wheel="wheel" :scheme="(current?.name as SectorScheme | undefined) ?? null" :rotation="current?.rotation ?? 0" @turn="turn" />
+    <WheelChart v-if="hues" :hues="hues" :wheel="wheel" :scheme="(current?.name as SectorScheme | undefined) ?? null" :rotation="current?.rotation ?? 0" :families="isMeasured(harmony.families) ? harmony.families : []" @turn="turn" />
     <label v-if="current" class="turning"><span>turn the scheme</span><input type="range" min="0" max="359" step="1" :value="Math.round(current.rotation)" aria-label="Rotation of the scheme in degrees" @input="turn(Number(($event.target as HTMLInputElement).value))"><span class="share">{{ Math.round(current.rotation) }}°</span></label>
     <ol v-if="ranking.length" class="ranking" aria-label="Schemes in the order they fit">
       <li v-for="r in all ? ranking : ranking.slice(0, 5)" :key="r.name">

@@ -5,6 +5,7 @@ import { fitToGamut } from '~~/core/colour/gamut'
 import { anchorAt } from '~~/core/wheel/wheel'
 import { hexOfLinear } from '~~/core/colour/srgb'
 import { schemeNamed, type SectorScheme } from '~~/core/wheel/schemes'
+import type { Family } from '~~/core/measure/report'
 import type { WheelName } from '~~/core/wheel/steps'
 import { CHART_INK, CHART_QUIET } from '~/composables/chart'
 
@@ -13,7 +14,7 @@ import { CHART_INK, CHART_QUIET } from '~/composables/chart'
  * hues, the twelve steps around it, the scheme's sectors laid over.
  */
 const emit = defineEmits<{ turn: [rotationDeg: number] }>()
-const props = defineProps<{ hues: number[], wheel: WheelName, scheme: SectorScheme | null, rotation: number }>()
+const props = defineProps<{ hues: number[], wheel: WheelName, scheme: SectorScheme | null, rotation: number, families: readonly Family[] }>()
 
 const STEP = 5
 const weights = computed(() => Array.from({ length: 360 / STEP }, (_, i) => {
@@ -39,6 +40,8 @@ const render: CustomSeriesRenderItem = (_params, api) => {
       ...sectors.map(s => arc(props.rotation + s.centre - s.half, props.rotation + s.centre + s.half, inner * 0.4, outer + 3, { fill: '#5e5e5e', stroke: CHART_INK, lineWidth: 1 })),
       ...Array.from({ length: 12 }, (_, i) => arc(i * 30 - 14, i * 30 + 14, R * 0.91, R, { fill: hueColour(i * 30) })),
       arc(0, 359.99, inner - 1, inner, { fill: CHART_QUIET }),
+      // Each family as an arc about its place, as long as its share of the coloured weight.
+      ...props.families.filter(f => f.weight >= 0.01).map(f => arc(f.position - 90 * f.weight, f.position + 90 * f.weight, inner * 0.72, inner * 0.94, { fill: hueColour(f.position), stroke: '#303030', lineWidth: 0.5 })),
       ...weights.value.flatMap((v, i) => (v < 0.0005 ? [] : [
         arc(i * STEP - STEP / 2, i * STEP + STEP / 2, inner, inner + (outer - inner) * Math.max(0.03, Math.sqrt(v / tallest)), { fill: hueColour(i * STEP), stroke: '#303030', lineWidth: 0.5 })
       ]))
@@ -47,7 +50,7 @@ const render: CustomSeriesRenderItem = (_params, api) => {
 }
 const option = computed(() => ({
   animation: false,
-  series: [{ type: 'custom', coordinateSystem: 'none', renderItem: render, data: [weights.value.length + props.rotation], silent: true }]
+  series: [{ type: 'custom', coordinateSystem: 'none', renderItem: render, data: [weights.value.length + props.rotation + props.families.length], silent: true }]
 }))
 
 /** The sectors follow the hand: turned by as much as the pointer turns about the middle. */

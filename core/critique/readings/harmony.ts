@@ -110,9 +110,9 @@ function saturationReading(harmony: HarmonySection, standards: HouseStandards): 
 }
 
 /** What the maker planned, and the share of colour that keeps to it. */
-export interface DeclaredFit { readonly scheme: SectorScheme, readonly coverage: number }
+export interface DeclaredFit { readonly scheme: SectorScheme, readonly coverage: number, readonly rotation: number }
 
-function declaredReading({ scheme, coverage }: DeclaredFit): Reading {
+function declaredReading({ scheme, coverage, rotation }: DeclaredFit, wheel: WheelName): Reading {
   const kept = coverage >= 0.8
   return {
     id: 'harmony.declared',
@@ -122,6 +122,7 @@ function declaredReading({ scheme, coverage }: DeclaredFit): Reading {
       : `The plan was ${SCHEME_WORDS[scheme]}, but only ${percent(coverage)} of the colour keeps to it.`,
     why: WHY.declared,
     figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour keeps to the plan, 80 % wanted` },
+    evidence: { name: 'off-scheme', wheel, scheme, rotation },
     trains: ['opposites'],
     ...(kept ? {} : {
       correction: {
@@ -136,7 +137,7 @@ function declaredReading({ scheme, coverage }: DeclaredFit): Reading {
 export function harmonyReadings(harmony: HarmonySection, wheel: WheelName, standards: HouseStandards, declared: DeclaredFit | null): Reading[] {
   return [
     schemeReading(harmony, wheel, standards),
-    declared ? declaredReading(declared) : null,
+    declared ? declaredReading(declared, wheel) : null,
     proportionReading(harmony, standards),
     saturationReading(harmony, standards)
   ].filter(r => r !== null)
