@@ -1,0 +1,29 @@
+/** What the bench's tests share: the picture on the wall, places on it, pieces handed in for one test. */
+import { expect, type Locator, type Page } from '@playwright/test'
+import { DEMO_PASSWORD } from '../../demo/people'
+import { Person } from '../api/client'
+
+export const signIn = (page: Page): Promise<unknown> => page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+
+export const picture = (page: Page): Locator => page.locator('canvas.picture[data-which="own"]')
+
+/** A place on the picture, in fractions, as screen pixels. */
+export async function placed(page: Page): Promise<(x: number, y: number) => readonly [number, number]> {
+  const box = (await picture(page).boundingBox())!
+  return (x, y) => [box.x + x * box.width, box.y + y * box.height]
+}
+
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path)
+  await expect(picture(page)).toHaveAttribute('data-lens', /./)
+}
+
+export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+
+/** Hands a file in and waits until it is measured. */
+export async function handedIn(file: Buffer): Promise<number> {
+  const joss = await Person.signedIn('joss'), response = await joss.handIn(file)
+  const { id } = await response.json() as { id: number }
+  await joss.measured(id)
+  return id
+}
