@@ -4,7 +4,7 @@
  * released, the exercise is handed in and checked.
  */
 import type { Account } from '../shared/account'
-import { FOCUS_NAME } from '../shared/critique'
+import { correctionInputSchema, FOCUS_NAME, type CorrectionDraft } from '../shared/critique'
 import { insertAccount } from '../server/db/accounts'
 import { insertClass, insertEnrolment } from '../server/db/classes'
 import { db } from '../server/db/pool'
@@ -56,10 +56,12 @@ const middleOf = (area: Area): { x: number, y: number } => {
   return { x: x + w / 2, y: y + h / 2 }
 }
 
+const mark = (instructor: Account, id: number, draft: CorrectionDraft): Promise<number> => addCorrection(instructor, id, correctionInputSchema.parse(draft))
+
 /** A critique begun: one area, one correction. */
 async function markFerry(instructor: Account, id: number): Promise<void> {
   await addArea(instructor, id, 'the ferry', FERRY)
-  await addCorrection(instructor, id, {
+  await mark(instructor, id, {
     station: 'values', area: FERRY, readingId: 'value.separation',
     reason: 'The ferry merges with its surroundings.',
     what: 'The ferry merges with what is around it.',
@@ -70,14 +72,14 @@ async function markFerry(instructor: Account, id: number): Promise<void> {
 
 /** A critique finished and released, with the opposites exercise. */
 async function releaseSteps(instructor: Account, id: number, now: Date): Promise<void> {
-  await addCorrection(instructor, id, {
+  await mark(instructor, id, {
     station: 'harmony', area: { kind: 'rectangle', x: 0.44, y: 0.26, w: 0.16, h: 0.26 }, readingId: null,
     reason: 'The coat is the only strong colour, and nothing near it answers.',
     what: 'The red stands alone.',
     todo: 'Take a little of the red, greyed, into the shadow of the wall, so that the coat belongs to the place.',
     target: null
   })
-  await addCorrection(instructor, id, {
+  await mark(instructor, id, {
     station: 'values', area: { kind: 'rectangle', x: 0, y: 0.775, w: 1, h: 0.2 }, readingId: null,
     reason: 'The water has as many light dashes as the steps.',
     what: 'The water is as busy as the steps.',

@@ -6,6 +6,7 @@ import { areaSchema } from './area'
 import { notesSchema } from './notes'
 import { sectorSchemeSchema } from './scheme'
 import { standardsSchema } from './standards'
+import { trialSchema } from './trial'
 
 export const stationSchema = z.enum(STATIONS as [Station, ...Station[]])
 export const exerciseKeySchema = z.enum(EXERCISE_KEYS)
@@ -35,9 +36,13 @@ export const correctionInputSchema = z.object({
   reason: words,
   what: words.min(1, 'Say what is wrong.'),
   todo: words,
-  target: targetSchema.nullable()
+  target: targetSchema.nullable(),
+  /** What the area would look like, changed; null for words alone. */
+  trial: trialSchema.nullable().default(null)
 })
 export type CorrectionInput = z.infer<typeof correctionInputSchema>
+/** A correction as it is begun: what is left out has its default. */
+export type CorrectionDraft = z.input<typeof correctionInputSchema>
 
 export const correctionSchema = correctionInputSchema.extend({ id: z.int(), order: z.int().positive() })
 export type Correction = z.infer<typeof correctionSchema>

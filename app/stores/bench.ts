@@ -1,7 +1,7 @@
 /** The bench's shared state: the piece, its critique, where the instructor is and what is shown. */
 import { z } from 'zod'
 import { createdSchema, submissionSchema, type Submission } from '~~/shared/submission'
-import { critiqueSchema, FOCUS_NAME, revisionSchema, type Correction, type CorrectionInput, type Critique, type MarkedArea } from '~~/shared/critique'
+import { critiqueSchema, FOCUS_NAME, revisionSchema, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
 import type { Judged, Notes, NotesChange } from '~~/shared/notes'
 import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
 import { readingsOf, type DeclaredFit } from '~~/core/critique/readings'
@@ -10,7 +10,7 @@ import type { LensRequest } from '~~/core/lens/lens'
 import type { Area } from '~~/core/picture/area'
 import type { HarmonySection, Measured, Report } from '~~/core/measure/report'
 import type { WheelName } from '~~/core/wheel/steps'
-import type { FocusedSections } from '~/workers/protocol'
+import type { FocusedSections, TriedArea } from '~/workers/protocol'
 import { createDrawing } from './drawing'
 import { createHistory, type Step } from './history'
 
@@ -27,7 +27,13 @@ export const useBenchStore = defineStore('bench', () => {
   const station = ref<Station>('values')
   const lens = shallowRef<LensRequest>({ name: 'plain' })
   const comparing = ref(false)
-  const draft = shallowRef<CorrectionInput | null>(null)
+  const draft = shallowRef<CorrectionDraft | null>(null)
+  /** Trials shown on the picture: the one in hand, or those of the corrections being looked at. */
+  const trials = shallowRef<readonly TriedArea[]>([])
+  /** A slider is being moved: what is shown may be a few bytes off. */
+  const sliding = ref(false)
+  /** The correction whose trial is in hand. */
+  const trying = ref<number | null>(null)
   const declared = shallowRef<DeclaredFit | null>(null)
   /** Sections of the report measured again: with the intended focus, or on another wheel than it was stored with. */
   const focused = shallowRef<FocusedSections | null>(null)
@@ -67,6 +73,8 @@ export const useBenchStore = defineStore('bench', () => {
     critique.value = await api(critiqueSchema, path('/critique'))
     declared.value = focused.value = otherWheel.value = draft.value = reshaping.value = silhouette.value = null
     points.value = undefined
+    trials.value = []
+    trying.value = null
     lens.value = { name: 'plain' }
     drawing.drop()
     history.clear()
@@ -116,9 +124,9 @@ export const useBenchStore = defineStore('bench', () => {
     const { name, area } = critique.value!.areas.find(a => a.id === id)!
     return step({ redo: () => send('PUT', `/areas/${id}`, next), undo: () => send('PUT', `/areas/${id}`, { name, area }) })
   }
-  const addCorrection = (input: CorrectionInput) => create('/corrections', input)
+  const addCorrection = (input: CorrectionDraft) => create('/corrections', input)
   const removeCorrection = ({ id, ...input }: Correction) => remove('/corrections', id, input)
-  const changeCorrection = (id: number, input: CorrectionInput) => {
+  const changeCorrection = (id: number, input: CorrectionDraft) => {
     const before = critique.value!.corrections.find(c => c.id === id)!
     return step({ redo: () => send('PUT', `/corrections/${id}`, input), undo: () => send('PUT', `/corrections/${id}`, before) })
   }
@@ -150,7 +158,7 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   return {
-    submission, critique, station, lens, comparing, draft, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, saving, problem, report, released, standards, notes,
+    submission, critique, station, lens, comparing, draft, trials, sliding, trying, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, saving, problem, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
     addArea, removeArea, changeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, note, visit, judge, assign, unassign, writeVerdict, release, measureAgain

@@ -26,6 +26,8 @@ import { coarsen } from '~~/core/picture/distribution'
 import { planesOf, type Planes } from '~~/core/picture/planes'
 import { diagonalOf, type Raster } from '~~/core/picture/raster'
 import { fitWithin, reduceTo } from '~~/core/picture/resample'
+import { applyTrial } from '~~/core/trial/apply'
+import { effectNumbers } from '~~/core/trial/effect'
 import { describeColour } from '~~/core/wheel/describe'
 import type { WheelName } from '~~/core/wheel/steps'
 import type { Point } from '~~/shared/notes'
@@ -151,6 +153,27 @@ const worker: PictureWorker = {
   },
 
   framings: async () => readFramings(picture().raster),
+
+  async tried(trials, quick) {
+    let { raster, planes } = picture()
+    for (const [i, { trial, area }] of trials.entries()) {
+      raster = applyTrial(trial, area, raster, planes, quick)
+      if (i < trials.length - 1) planes = planesOf(raster)
+    }
+    const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(raster.data), raster.width, raster.height))
+    return transfer(bitmap, [bitmap])
+  },
+
+  async effect({ trial, area }, target, wheel) {
+    const { raster, planes } = picture()
+    return { before: effectNumbers(raster, wheel, area, target, planes), after: effectNumbers(applyTrial(trial, area, raster, planes), wheel, area, target) }
+  },
+
+  async lightOf(area) {
+    const { raster, planes } = picture()
+    return meanOf(spansOf(area, raster.width, raster.height), planes, raster)?.linear ?? null
+  },
+
   referenceValue: async () => measureValue(picture('reference').planes)
 }
 

@@ -15,6 +15,9 @@ import type { ScatterPoint } from '~~/core/measure/scatter'
 import type { AreaTemperature } from '~~/core/measure/temperature'
 import type { ThumbnailRead } from '~~/core/measure/thumbnail'
 import type { Area } from '~~/core/picture/area'
+import type { EffectNumbers } from '~~/core/trial/effect'
+import type { Trial } from '~~/core/trial/trial'
+import type { Target } from '~~/core/critique/target'
 import type { SectorScheme } from '~~/core/wheel/schemes'
 import type { WheelName } from '~~/core/wheel/steps'
 import type { PickedPair, Point } from '~~/shared/notes'
@@ -28,6 +31,7 @@ export interface FocusedSections { readonly focus: Measured<FocusSection>, reado
 export interface BlackPatch extends Patch { /** Mixed blacks of the same value, hex. */ readonly blacks: readonly string[] }
 export interface FigureRead { readonly temperature: AreaTemperature | null, readonly cutOut: CutOut | null, readonly silhouette: Silhouette | null }
 export interface LightRead { readonly section: Measured<LightSection>, readonly ambient: ReturnType<typeof ambientOf> }
+export interface TriedArea { readonly trial: Trial, readonly area: Area | null }
 /** The picture itself, or the reference it was made from. */
 export type Which = 'own' | 'reference'
 
@@ -58,5 +62,11 @@ export interface PictureWorker {
   route(stops: readonly Area[]): Promise<ReadingOrder>
   light(pairs: readonly PickedPair[], surroundings: Point | null): Promise<LightRead>
   framings(): Promise<FramingRead[]>
+  /** The picture with trials applied one after the other. @param quick for a hand on a slider. */
+  tried(trials: readonly TriedArea[], quick: boolean): Promise<ImageBitmap>
+  /** Readings before and after one trial. */
+  effect(tried: TriedArea, target: Target | null, wheel: WheelName): Promise<{ before: EffectNumbers, after: EffectNumbers }>
+  /** Mean linear light of an area, for taking a shadow to another colour; null where it holds no pixel. */
+  lightOf(area: Area): Promise<readonly [number, number, number] | null>
   referenceValue(): Promise<Measured<ValueSection>>
 }

@@ -1,5 +1,6 @@
 import { areaSchema } from '../../shared/area'
 import { targetSchema, type Correction, type CorrectionInput, type Critique, type MarkedArea } from '../../shared/critique'
+import { trialSchema } from '../../shared/trial'
 import { notesSchema, type Notes } from '../../shared/notes'
 import type { Station } from '../../core/critique/reading'
 import type { Area } from '../../core/picture/area'
@@ -52,7 +53,8 @@ const mapCorrection = (row: Row, index: number): Correction => ({
   reason: row.reason as string,
   what: row.what as string,
   todo: row.todo as string,
-  target: row.target === null ? null : targetSchema.parse(row.target)
+  target: row.target === null ? null : targetSchema.parse(row.target),
+  trial: row.trial === null ? null : trialSchema.parse(row.trial)
 })
 
 export async function listCorrections(db: Db, submissionId: number): Promise<Correction[]> {
@@ -64,17 +66,17 @@ const json = (value: unknown): string | null => (value === null ? null : JSON.st
 
 export async function insertCorrection(db: Db, submissionId: number, c: CorrectionInput): Promise<number> {
   const [result] = await db.execute<Changed>(
-    `INSERT INTO corrections (submission_id, position, station, area, reading_id, reason, what, todo, target)
-     SELECT ?, COALESCE(MAX(position), 0) + 1, ?, ?, ?, ?, ?, ?, ? FROM corrections WHERE submission_id = ?`,
-    [submissionId, c.station, json(c.area), c.readingId, c.reason, c.what, c.todo, json(c.target), submissionId])
+    `INSERT INTO corrections (submission_id, position, station, area, reading_id, reason, what, todo, target, trial)
+     SELECT ?, COALESCE(MAX(position), 0) + 1, ?, ?, ?, ?, ?, ?, ?, ? FROM corrections WHERE submission_id = ?`,
+    [submissionId, c.station, json(c.area), c.readingId, c.reason, c.what, c.todo, json(c.target), json(c.trial), submissionId])
   return result.insertId
 }
 
 /** @returns whether the correction belongs to the submission. */
 export async function updateCorrection(db: Db, submissionId: number, id: number, c: CorrectionInput): Promise<boolean> {
   const [result] = await db.execute<Changed>(
-    'UPDATE corrections SET station = ?, area = ?, reading_id = ?, reason = ?, what = ?, todo = ?, target = ? WHERE id = ? AND submission_id = ?',
-    [c.station, json(c.area), c.readingId, c.reason, c.what, c.todo, json(c.target), id, submissionId])
+    'UPDATE corrections SET station = ?, area = ?, reading_id = ?, reason = ?, what = ?, todo = ?, target = ?, trial = ? WHERE id = ? AND submission_id = ?',
+    [c.station, json(c.area), c.readingId, c.reason, c.what, c.todo, json(c.target), json(c.trial), id, submissionId])
   return result.affectedRows === 1
 }
 

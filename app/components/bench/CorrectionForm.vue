@@ -1,32 +1,34 @@
 <script setup lang="ts">
 import { describeTarget } from '~~/core/critique/target'
-import type { CorrectionInput } from '~~/shared/critique'
+import type { CorrectionDraft } from '~~/shared/critique'
 
 /** A correction being written: filled in from its reading, all of it the instructor's to change. */
-const props = defineProps<{ modelValue: CorrectionInput, id?: number }>()
+const props = defineProps<{ modelValue: CorrectionDraft, id?: number }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBenchStore()
 
-const form = reactive<CorrectionInput>({ ...props.modelValue })
+const form = reactive<CorrectionDraft>({ ...props.modelValue })
 const hasTarget = ref(form.target !== null)
+/** Targets in steps, degrees of temperature or ranks; the others are shares. */
+const AS_IT_IS: readonly string[] = ['range', 'separation', 'temperature', 'focus-rank']
 /** The target's number, in the unit it is spoken in: shares as percent. */
 const bound = computed({
   get: () => {
     const t = form.target
     if (!t) return 0
     const raw = 'atLeast' in t ? t.atLeast : t.atMost
-    return t.measure === 'range' || t.measure === 'separation' ? raw : Math.round(raw * 100)
+    return AS_IT_IS.includes(t.measure) ? raw : Math.round(raw * 100)
   },
   set: (shown: number) => {
     const t = form.target
     if (!t || !Number.isFinite(Number(shown))) return
-    const raw = t.measure === 'range' || t.measure === 'separation' ? Number(shown) : Number(shown) / 100
+    const raw = AS_IT_IS.includes(t.measure) ? Number(shown) : Number(shown) / 100
     form.target = ('atLeast' in t ? { ...t, atLeast: raw } : { ...t, atMost: raw }) as typeof t
   }
 })
 
 async function save() {
-  const input = { ...form, target: hasTarget.value ? form.target : null }
+  const input = { ...toRaw(form), target: hasTarget.value ? toRaw(form).target : null }
   const done = props.id ? await bench.changeCorrection(props.id, input) : await bench.addCorrection(input)
   if (done) emit('done')
 }

@@ -17,6 +17,11 @@ async function move(by: -1 | 1) {
   ;[order[at], order[at + by]] = [order[at + by]!, order[at]!]
   await bench.orderCorrections(order)
 }
+/** The trial has the panel beside the wall, so that the picture stays in sight. */
+function tryIt() {
+  bench.trying = current.value!.id
+  open.value = null
+}
 async function remove() {
   if (await bench.removeCorrection(current.value!)) open.value = null
 }
@@ -43,6 +48,7 @@ function begin() {
         <p v-if="current.target" class="why">Target: {{ describeTarget(current.target) }}.</p>
         <div v-if="!bench.released" class="actions">
           <button class="word-link" @click="editing = true">change</button>
+          <button class="word-link" @click="tryIt">try it</button>
           <button class="word-link" :disabled="current.order === 1" @click="move(-1)">more important</button>
           <button class="word-link" :disabled="current.order === corrections.length" @click="move(1)">less</button>
           <button class="word-link" @click="remove">remove</button>

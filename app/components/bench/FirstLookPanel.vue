@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useTimeoutFn } from '@vueuse/core'
 import { firstLookReading } from '~~/core/critique/readings'
+import { useBenchPicture } from '~/composables/usePicture'
 import { isMeasured } from '~~/core/measure/report'
 
 /** The first look: small and blurred for a moment, then three questions, before anything measured is shown. */
 const bench = useBenchStore(), wall = useWallStore()
+const { ready } = useBenchPicture()
 const SECONDS = 3
 
 const looking = ref(false)
@@ -20,7 +22,8 @@ function look() {
   bench.lens = { name: 'squint' }
   start()
 }
-onMounted(() => { if (!bench.notes.firstEye && !bench.released) look() })
+// The moment begins when the picture hangs, not while it is still on its way.
+watch(ready, (now) => { if (now && !bench.notes.firstEye && !bench.released) look() }, { immediate: true })
 onBeforeUnmount(() => {
   stop()
   bench.drop()

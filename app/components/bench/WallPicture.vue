@@ -12,25 +12,40 @@ const canvas = ref<HTMLCanvasElement>()
 const loaded = computed(() => (props.which === 'own' ? ready.value : referenceReady.value))
 const raster = shallowRef<{ width: number, height: number } | null>(null)
 
+/** One picture in the making; while it is made only the newest wish waits. */
+let drawing = false, again = false
 async function draw() {
+  if (drawing) {
+    again = true
+    return
+  }
+  drawing = true
+  do {
+    again = false
+    await drawOnce()
+  } while (again)
+  drawing = false
+}
+async function drawOnce() {
   if (!loaded.value) return
-  const asked = bench.shownLens
-  const bitmap = await client.call(w => w.lens(asked, undefined, props.which)).catch((error: Error) => { problem.value = error.message })
+  const asked = bench.shownLens, trials = props.which === 'own' && asked.name === 'plain' && !bench.comparing ? bench.trials : []
+  const bitmap = await client.call(w => (trials.length ? w.tried(trials, bench.sliding) : w.lens(asked, undefined, props.which))).catch((error: Error) => { problem.value = error.message })
   if (!bitmap || !canvas.value) return
-  if (asked === bench.shownLens) {
+  if (asked === bench.shownLens && (trials.length === 0 || trials === bench.trials)) {
     canvas.value.width = bitmap.width
     canvas.value.height = bitmap.height
     raster.value = { width: bitmap.width, height: bitmap.height }
     canvas.value.getContext('2d')!.drawImage(bitmap, 0, 0)
     canvas.value.dataset.lens = asked.name
+    canvas.value.dataset.tried = String(trials.length)
   }
   bitmap.close()
 }
-watch([() => bench.shownLens, loaded], draw)
+watch([() => bench.shownLens, () => bench.trials, () => bench.comparing, () => bench.sliding, loaded], draw)
 onMounted(draw)
 
 /** The whole file is fetched only when the display size has no more to show. */
-const wanted = computed(() => props.which === 'own' && bench.shownLens.name === 'plain' && raster.value !== null
+const wanted = computed(() => props.which === 'own' && bench.shownLens.name === 'plain' && bench.trials.length === 0 && raster.value !== null
   && bench.submission!.width > raster.value.width && props.frame.scale * bench.submission!.width * window.devicePixelRatio > 1.25 * raster.value.width)
 const fetched = ref(false)
 watch(wanted, (now) => { if (now) fetched.value = true })

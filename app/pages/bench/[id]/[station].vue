@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
+import { tagOf } from '~/stores/bench'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import type { ProbeReading } from '~/workers/protocol'
 import { isMeasured } from '~~/core/measure/report'
@@ -22,6 +23,7 @@ watch(() => route.params.station, (station) => {
   bench.points = undefined
   bench.lens = { name: 'plain' }
   bench.drop()
+  bench.trying = null
   bench.reshaping = bench.silhouette = null
   if (loaded.value) void bench.visit(bench.station)
 }, { immediate: true })
@@ -59,6 +61,7 @@ useIntervalFn(() => {
   if (loaded.value && (state === 'queued' || state === 'measuring')) void bench.refreshSubmission()
 }, 1200)
 
+const tried = computed(() => bench.critique?.corrections.find(c => c.id === bench.trying) ?? null)
 const plan = computed(() => planOf(bench.station))
 const choices = computed(() => plan.value.lenses(bench.report, bench.standards))
 const readings = computed(() => bench.readings.filter(r => r.station === bench.station))
@@ -101,9 +104,16 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
     </BenchWall>
     <ValueRule class="rule" :probe="probe" />
     <main class="right" :aria-label="plan.name">
-      <h2>{{ plan.name }}</h2>
+      <template v-if="tried">
+        <h2>Trying {{ tagOf(tried) }}</h2>
+        <p class="words">{{ tried.what }}</p>
+        <button class="word-link" @click="bench.trying = null">back to {{ plan.name }}</button>
+        <TrialPanel :key="tried.id" :correction="tried" />
+      </template>
+      <h2 v-else>{{ plan.name }}</h2>
       <p v-if="bench.problem" role="alert" class="problem">{{ bench.problem }}</p>
-      <template v-if="bench.station === 'verdict'"><VerdictPanel /></template>
+      <template v-if="tried" />
+      <template v-else-if="bench.station === 'verdict'"><VerdictPanel /></template>
       <template v-else-if="bench.report">
         <FirstLookPanel v-if="bench.station === 'first-look'" />
         <p v-if="bench.station === 'focus' && bench.submission!.about" class="about">About: {{ bench.submission!.about }}.</p>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { describeTarget } from '~~/core/critique/target'
+import { linearOfHex } from '~~/core/colour/srgb'
+import { stepWords } from '~~/core/critique/words'
+import { isMeasured } from '~~/core/measure/report'
+import { areaHolds, boundsOf } from '~~/core/picture/area'
+import { PAINTER_STEPS } from '~~/core/wheel/steps'
+import type { Trial } from '~~/core/trial/trial'
+import type { Correction } from '~~/shared/critique'
+import { useBenchPicture } from '~/composables/usePicture'
+import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting, type TrialSlider } from '~/composables/trialSliders'
+
+/** Trying a correction on the picture: shown live while a slider moves, read before and after, kept with the correction. */
+const props = defineProps<{ correction: Correction }>()
+const bench = useBenchStore()
+const { client } = useBenchPicture()
+
+const trial = shallowRef<Trial>(props.correction.trial ?? NO_TRIAL)
+const effect = shallowRef<Awaited<ReturnType<typeof read>>>(null)
+const wheel = computed(() => bench.report?.wheel ?? 'painter')
+
+function show() {
+  bench.trials = trial.value.operations.length ? [{ trial: trial.value, area: props.correction.area }] : []
+  if (bench.trials.length && bench.lens.name !== 'plain') bench.lens = { name: 'plain' }
+}
+const read = async () => (trial.value.operations.length
+  ? client.call(w => w.effect({ trial: trial.value, area: props.correction.area }, props.correction.target, wheel.value)).catch(() => null) : null)
+const settle = useDebounceFn(async () => {
+  bench.sliding = false
+  const now = trial.value
+  effect.value = await read()
+  if (bench.released || JSON.stringify(now) === JSON.stringify(props.correction.trial ?? NO_TRIAL)) return
+  await bench.changeCorrection(props.correction.id, { ...props.correction, trial: now.operations.length ? now : null })
+}, 450)
+function change(next: Trial) {
+  trial.value = next
+  bench.sliding = true
+  show()
+  void settle()
+}
+onMounted(async () => {
+  show()
+  effect.value = await read()
+})
+onBeforeUnmount(() => {
+  bench.trials = []
+  bench.sliding = false
+})
+
+const slide = (slider: TrialSlider, event: Event) => change(withSetting(trial.value, slider, Number((event.target as HTMLInputElement).value)))
+const hue = computed(() => trial.value.operations.find(o => o.kind === 'hue') ?? null)
+const steps = [{ title: 'its own hue', value: -1 }, ...PAINTER_STEPS.map((step, i) => ({ title: `toward ${stepWords(step)}`, value: 30 * i }))]
+const turn = (position: number, share: number) => change(withOperation(trial.value, 'hue', position < 0 ? null : { kind: 'hue', wheel: 'painter', position, share }))
+
+/** The light that a material picked here would have if it stayed in the light of the others. */
+const expected = shallowRef<readonly [number, number, number] | null>(null)
+watch([() => bench.notes.pairs, () => props.correction.area], async ([pairs, area]) => {
+  expected.value = null
+  const pair = area && pairs.find(p => p.shadow && areaHolds(area, p.shadow.x, p.shadow.y))
+  if (!pair) return
+  const { section } = await client.call(w => w.light(pairs, null)), own = await client.call(w => w.lightOf(area))
+  const material = isMeasured(section) ? section.materials.filter(isMeasured).find(m => m.name === pair.name) : null
+  if (material && own) expected.value = linearOfHex(material.expected).map((c, i) => c / Math.max(1e-4, own[i]!)) as unknown as [number, number, number]
+}, { immediate: true })
+const lit = computed(() => trial.value.operations.some(o => o.kind === 'light'))
+const blacks = shallowRef<readonly string[]>([])
+watch(() => props.correction.area, async (area) => {
+  const { black } = await client.call(w => w.patches(bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0)).catch(() => ({ black: [] }))
+  blacks.value = black.find(p => { const { x, y, w, h } = area ? boundsOf(area) : { x: 0, y: 0, w: 1, h: 1 }; return p.share > 0.002 && p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h })?.blacks ?? []
+}, { immediate: true })
+
+const number = (n: number | null, times = 1): string => (n === null ? '–' : String(Math.round(n * times)))
+const rows = computed(() => {
+  if (!effect.value) return []
+  const { before, after } = effect.value
+  return ([['range', 'range', 1], ['separation', 'from its surroundings', 1], ['temperature', 'temperature', 1], ['coverage', 'colour in the scheme, %', 100]] as const)
+    .filter(([name]) => before[name] !== null && after[name] !== null).map(([name, words, times]) => ({ words, before: number(before[name], times), after: number(after[name], times) }))
+})
+const reached = computed(() => effect.value?.after.target?.reached ?? null)
+</script>
+
+<template>
+  <section class="trial" aria-label="Try it on the picture">
+    <label v-for="s in TRIAL_SLIDERS" :key="s.kind" class="slider">
+      <span>{{ s.less }}</span>
+      <input type="range" :min="s.low" :max="s.high" :step="s.step" :value="settingOf(trial, s)" :aria-label="`${s.less}, ${s.more}`" @input="slide(s, $event)">
+      <span class="end">{{ s.more }}</span>
+    </label>
+    <div class="hue">
+      <v-select :model-value="hue?.position ?? -1" :items="steps" label="Hue" @update:model-value="turn($event, hue?.share ?? 0.5)" />
+      <input v-if="hue" type="range" min="0" max="1" step="0.05" :value="hue.share" aria-label="How far the hue is turned" @input="turn(hue.position, Number(($event.target as HTMLInputElement).value))">
+    </div>
+    <p v-if="expected || blacks.length" class="more">
+      <button v-if="expected" class="word-link" :aria-pressed="lit" @click="change(withOperation(trial, 'light', lit ? null : { kind: 'light', ratio: expected }))">{{ lit ? 'back to its own light' : 'take it to the light of the others' }}</button>
+      <template v-if="blacks.length">black as <button v-for="hex in blacks" :key="hex" class="swatch" :style="{ background: hex }" :aria-label="`mix the black as ${hex}`" @click="change(withOperation(trial, 'black', { kind: 'black', hex }))" /></template>
+    </p>
+    <div class="more">
+      <label>edge <input type="range" min="0" max="0.06" step="0.002" :value="trial.feather" aria-label="How wide the edge fades" @input="change({ ...trial, feather: Number(($event.target as HTMLInputElement).value) })"></label>
+      <label>strength <input type="range" min="0" max="1" step="0.05" :value="trial.strength" aria-label="Strength of the trial" @input="change({ ...trial, strength: Number(($event.target as HTMLInputElement).value) })"></label>
+      <label v-if="correction.area"><input type="checkbox" :checked="trial.outside" @change="change({ ...trial, outside: !trial.outside })"> everything but the area</label>
+      <button v-if="trial.operations.length" class="word-link" @click="change(NO_TRIAL)">nothing changed</button>
+    </div>
+    <table v-if="rows.length">
+      <thead><tr><th /><th>before</th><th>after</th></tr></thead>
+      <tbody><tr v-for="r in rows" :key="r.words"><td>{{ r.words }}</td><td>{{ r.before }}</td><td>{{ r.after }}</td></tr></tbody>
+    </table>
+    <p v-if="correction.target && reached !== null" role="status" class="reached">{{ reached ? 'The target is reached' : 'Not yet' }}: {{ describeTarget(correction.target) }}.</p>
+    <p v-if="bench.trials.length" class="hint">Hold space to see it as it was.</p>
+  </section>
+</template>
+
+<style scoped>
+.trial { display: grid; gap: 6px; font-size: 12px; color: var(--panel-quiet); border-top: 1px solid #5e5e5e; padding-top: 8px; }
+.slider { display: grid; grid-template-columns: 92px 1fr 68px; gap: 8px; align-items: center; }
+.end { text-align: right; }
+input[type='range'] { accent-color: #f3f3f3; min-width: 0; width: 100%; }
+.hue { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; align-items: center; }
+.more { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; }
+.more label { display: flex; gap: 6px; align-items: center; }
+.more input[type='range'] { width: 70px; }
+.swatch { width: 24px; height: 16px; border: 1px solid #919191; }
+table { border-collapse: collapse; }
+th { text-align: right; font-weight: 400; }
+td { border-top: 1px solid #5e5e5e; padding: 2px 0; }
+td:not(:first-child) { text-align: right; width: 56px; }
+.reached { color: var(--panel-ink); font-weight: 600; }
+</style>

@@ -1,0 +1,134 @@
+/** What a trial may change and what it must hold, over random colours; the blend against a plain composite. */
+import { describe, expect, it } from 'vitest'
+import { convertLinearToLab, valueOfLinear } from '../colour/lab'
+import { chromaOf, convertLinearToOklab } from '../colour/oklab'
+import { convertLinearToByte, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
+import { temperatureOf } from '../colour/temperature'
+import { differenceOf } from '../colour/difference'
+import { angleDistance, hueOf } from '../numeric/angle'
+import { seededRandom } from '../numeric/random'
+import { measureLight } from '../measure/light'
+import { isMeasured } from '../measure/report'
+import { planesOf } from '../picture/planes'
+import { createRaster, type Raster } from '../picture/raster'
+import type { Area } from '../picture/area'
+import { fill } from '../testing/paint'
+import { painterPositionOfHue } from '../wheel/painter'
+import { applyTrial, weightsOf } from './apply'
+import { colourHolding } from './hold'
+import { describeOperation } from './words'
+import type { Trial, TrialOperation } from './trial'
+
+const trialOf = (...operations: TrialOperation[]): Trial => ({ outside: false, feather: 0, strength: 1, operations })
+const hueOfLinear = (linear: Rgb): number => { const lab = convertLinearToOklab(linear); return hueOf(lab[1], lab[2]) }
+
+/** The exact colour a trial makes, before it is rounded to bytes. */
+function changed(rgb: Rgb, change: (value: number, a: number, b: number) => [number, number, number]): Rgb {
+  const lab = convertLinearToOklab(rgb), out = [0, 0, 0]
+  colourHolding(...change(valueOfLinear(rgb), lab[1], lab[2]), out)
+  return out as unknown as Rgb
+}
+
+describe('what a trial holds', () => {
+  it('value within 0.5 L* and hue within 2°, whatever is asked of the others, on 20,000 random colours', () => {
+    const random = seededRandom(71)
+    for (let k = 0; k < 20_000; k++) {
+      const rgb = [random(), random(), random()] as const, value = valueOfLinear(rgb), hue = hueOfLinear(rgb), chroma = chromaOf(convertLinearToOklab(rgb))
+      const by = 80 * random() - 40, times = 3 * random()
+      const lifted = changed(rgb, (v, a, b) => [v + by, a, b]), wanted = Math.min(100, Math.max(0, value + by))
+      expect(Math.abs(valueOfLinear(lifted) - wanted), `seed 71, colour ${k}`).toBeLessThan(0.5)
+      // Under one step of value there is only black.
+      if (wanted > 1 && chromaOf(convertLinearToOklab(lifted)) > 0.004 && chroma > 0.02) expect(angleDistance(hueOfLinear(lifted), hue), `lift ${by} of ${rgb.join()}`).toBeLessThan(2)
+      const muted = changed(rgb, (v, a, b) => [v, a * times, b * times])
+      expect(Math.abs(valueOfLinear(muted) - value)).toBeLessThan(0.5)
+      if (chromaOf(convertLinearToOklab(muted)) > 0.004 && chroma > 0.02) expect(angleDistance(hueOfLinear(muted), hue)).toBeLessThan(2)
+      expect(chromaOf(convertLinearToOklab(muted))).toBeLessThan(chroma * times + 1e-3)
+    }
+  })
+
+  it('and does what is asked: temperature by its steps where the gamut has room, hue to its place, range about the mean', () => {
+    const one = (hex: string, ...operations: TrialOperation[]): Rgb => {
+      const raster = fill(createRaster(8, 8), hex), { data } = applyTrial(trialOf(...operations), null, raster, planesOf(raster))
+      return [0, 1, 2].map(c => LINEAR_OF_BYTE[data[c]!]!) as unknown as Rgb
+    }
+    const warm = (c: Rgb): number => temperatureOf(convertLinearToOklab(c))
+    expect(warm(one('#808890', { kind: 'temperature', by: 30 })) - warm(one('#808890'))).toBeCloseTo(30, 0)
+    const turned = one('#4a7a9a', { kind: 'hue', wheel: 'painter', position: 120, share: 1 })
+    expect(Math.abs(painterPositionOfHue(hueOfLinear(turned)) - 120)).toBeLessThan(3)
+    expect(Math.abs(valueOfLinear(turned) - valueOfLinear(one('#4a7a9a')))).toBeLessThan(0.5)
+    const two = fill(fill(createRaster(20, 10), '#5e5e5e'), '#919191', 10, 0, 10, 10), spread = planesOf(applyTrial(trialOf({ kind: 'range', times: 2 }), null, two, planesOf(two)))
+    // L* 40 and 60 about their mean of 50: twice as far apart is 30 and 70.
+    expect([spread.value[0]!, spread.value[15]!].map(Math.round)).toEqual([30, 70])
+    const black = one('#0a0a0a', { kind: 'black', hex: '#24100c' })
+    expect(Math.abs(valueOfLinear(black) - valueOfLinear(one('#0a0a0a')))).toBeLessThan(0.6)
+    expect(convertLinearToOklab(black)[1]).toBeGreaterThan(0.005)
+  })
+})
+
+describe('what a trial leaves alone', () => {
+  const noise = (): Raster => {
+    const random = seededRandom(9), raster = createRaster(60, 40)
+    for (let i = 0; i < raster.data.length; i++) raster.data[i] = i % 4 === 3 ? 255 : Math.floor(256 * random())
+    return raster
+  }
+  const box: Area = { kind: 'rectangle', x: 0.25, y: 0.25, w: 0.5, h: 0.5 }
+
+  it('everything outside the area, the original itself, and with "outside" the area', () => {
+    const raster = noise(), before = raster.data.slice(), planes = planesOf(raster), lift: Trial = trialOf({ kind: 'value', by: 20 })
+    const inside = applyTrial(lift, box, raster, planes), around = applyTrial({ ...lift, outside: true }, box, raster, planes)
+    expect(raster.data).toEqual(before)
+    for (let i = 0; i < 60 * 40; i++) {
+      const within = i % 60 >= 15 && i % 60 < 45 && i >= 600 && i < 1800
+      const same = (other: Raster): boolean => [0, 1, 2, 3].every(c => other.data[4 * i + c] === before[4 * i + c])
+      expect(same(within ? around : inside), `pixel ${i}`).toBe(true)
+    }
+  })
+
+  it('and a feathered edge is the plain composite in linear light: no halo', () => {
+    const raster = fill(createRaster(120, 80), '#6b7f93'), planes = planesOf(raster), soft: Trial = { outside: false, feather: 0.06, strength: 0.8, operations: [{ kind: 'value', by: 25 }] }
+    const whole = applyTrial({ ...soft, feather: 0, strength: 1 }, null, raster, planes), blended = applyTrial(soft, box, raster, planes), weights = weightsOf(soft, box, raster)
+    let last = -1
+    for (let x = 0; x < 60; x++) { // walking in from the left edge the value never falls and never overshoots
+      const i = 40 * 120 + x, p = 4 * i, w = weights[i]!
+      for (let c = 0; c < 3; c++) {
+        const plain = convertLinearToByte((1 - w) * LINEAR_OF_BYTE[raster.data[p + c]!]! + w * LINEAR_OF_BYTE[whole.data[p + c]!]!)
+        expect(Math.abs(blended.data[p + c]! - plain), `column ${x}`).toBeLessThanOrEqual(1)
+      }
+      expect(blended.data[p]!).toBeGreaterThanOrEqual(last)
+      last = blended.data[p]!
+    }
+    expect(Math.max(...weights)).toBeLessThanOrEqual(0.8 + 1e-6)
+  })
+})
+
+it('shows under a moving slider what it will keep: the quick table is within a few bytes of exact', () => {
+  const random = seededRandom(12), raster = createRaster(90, 60)
+  for (let i = 0; i < raster.data.length; i++) raster.data[i] = i % 4 === 3 ? 255 : 40 + Math.floor(170 * random())
+  const planes = planesOf(raster), trial = trialOf({ kind: 'value', by: 9 }, { kind: 'chroma', times: 0.6 }, { kind: 'temperature', by: 12 })
+  const exact = applyTrial(trial, null, raster, planes), quick = applyTrial(trial, null, raster, planes, true)
+  const off = [...exact.data].map((byte, i) => Math.abs(byte - quick.data[i]!)).sort((p, q) => p - q)
+  expect([off[off.length >> 1]!, off[Math.floor(0.99 * off.length)]!].map((n, i) => n <= [1, 4][i]!)).toEqual([true, true])
+})
+
+it('takes a shadow to the expected one within ΔE00 1, so that the material no longer leaves the light', () => {
+  const pairs = ['#c8784a', '#5a966e', '#d2c8b4', '#786ebe'], raster = createRaster(160, 80)
+  const linear = (hex: string): Rgb => [1, 3, 5].map(i => LINEAR_OF_BYTE[Number.parseInt(hex.slice(i, i + 2), 16)]!) as unknown as Rgb
+  pairs.forEach((hex, i) => {
+    const ratio = i === 3 ? [0.7, 0.2, 0.2] : [0.3, 0.35, 0.45]
+    fill(raster, hex, 40 * i, 0, 40, 40)
+    for (let y = 40; y < 80; y++) for (let x = 40 * i; x < 40 * i + 40; x++) raster.data.set([...linear(hex).map((c, k) => convertLinearToByte(c * ratio[k]!)), 255], 4 * (y * 160 + x))
+  })
+  const areas = pairs.map((_, i) => ({ name: `m${i}`, lit: { kind: 'rectangle', x: 0.25 * i + 0.05, y: 0.1, w: 0.15, h: 0.3 }, shadow: { kind: 'rectangle', x: 0.25 * i + 0.05, y: 0.6, w: 0.15, h: 0.3 } } as const))
+  const section = measureLight(areas, planesOf(raster), raster)
+  if (!isMeasured(section)) throw new Error('not measured')
+  const odd = section.materials[3]!
+  if (!isMeasured(odd)) throw new Error('not measured')
+  expect(odd.leaves).toBe(true)
+  const ratio = [0, 1, 2].map(c => linear(odd.expected)[c]! / linear(odd.shadow)[c]!) as unknown as [number, number, number]
+  const after = applyTrial(trialOf({ kind: 'light', ratio }), { kind: 'rectangle', x: 0.75, y: 0.5, w: 0.25, h: 0.5 }, raster, planesOf(raster)), again = measureLight(areas, planesOf(after), after)
+  if (!isMeasured(again)) throw new Error('not measured')
+  expect(again.materials[3]).toMatchObject({ leaves: false })
+  const p = 4 * (60 * 160 + 140), got = [0, 1, 2].map(c => LINEAR_OF_BYTE[after.data[p + c]!]!) as unknown as Rgb
+  expect(differenceOf(convertLinearToLab(got), convertLinearToLab(linear(odd.expected)))).toBeLessThan(1)
+  expect(describeOperation({ kind: 'value', by: -8 })).toBe('8 steps darker')
+})
