@@ -5,6 +5,7 @@ import { EXERCISE_KEYS } from '../core/exercise'
 import { areaSchema } from './area'
 import { notesSchema } from './notes'
 import { sectorSchemeSchema } from './scheme'
+import { rubricSchema, scoredSchema } from './score'
 import { standardsSchema } from './standards'
 import { trialSchema } from './trial'
 
@@ -79,7 +80,12 @@ export const critiqueSchema = z.object({
   /** The house standards of its class. */
   standards: standardsSchema,
   /** The instructor's own; empty for the learner. */
-  notes: notesSchema
+  notes: notesSchema,
+  /** The class's rubric as it is now. */
+  rubric: rubricSchema,
+  score: scoredSchema.nullable(),
+  /** Seconds the instructor has worked on it; 0 for the learner. */
+  seconds: z.int().min(0)
 })
 export type Critique = z.infer<typeof critiqueSchema>
 

@@ -53,6 +53,8 @@ export const submissionSchema = z.object({
   hasReference: z.boolean(),
   /** Minutes set aside for one critique in this class. */
   budgetMinutes: z.int(),
+  /** Minutes already worked on it; 0 for the learner. */
+  spentMinutes: z.int().min(0),
   measurement: measurementSchema
 })
 export type Submission = z.infer<typeof submissionSchema>

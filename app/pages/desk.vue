@@ -24,7 +24,7 @@ const hung = computed(() => shelves.value.find(s => s.key === shelf.value)!.piec
 const load = computed(() => {
   const n = toReview.value.length
   if (n === 0) return 'Nothing waits.'
-  const minutes = toReview.value.reduce((sum, p) => sum + p.budgetMinutes, 0)
+  const minutes = toReview.value.reduce((sum, p) => sum + Math.max(0, p.budgetMinutes - p.spentMinutes), 0)
   return `${capital(countWord(n))} piece${n === 1 ? ' waits' : 's wait'}, about ${minutesInWords(minutes)}. The oldest has waited ${waitedWords(toReview.value[0]!.handedInAt)}.`
 })
 

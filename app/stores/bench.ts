@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { createdSchema, submissionSchema, type Submission } from '~~/shared/submission'
 import { critiqueSchema, FOCUS_NAME, revisionSchema, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
 import type { Judged, Notes, NotesChange } from '~~/shared/notes'
+import type { Scored } from '~~/shared/score'
 import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
 import { readingsOf, type DeclaredFit } from '~~/core/critique/readings'
 import { STATION_LETTER, type Reading, type Station } from '~~/core/critique/reading'
@@ -147,6 +148,11 @@ export const useBenchStore = defineStore('bench', () => {
     const others = notes.value.judged.filter(j => j.key !== key)
     return note({ judged: verdict === null ? others : [...others, { key, verdict }] })
   }
+  /** The score as a whole; null for words only. */
+  const score = (next: Scored | null) => {
+    const before = critique.value!.score
+    return step({ redo: () => send('PUT', '/score', next), undo: () => send('PUT', '/score', before) })
+  }
   const assign = (exercise: string, dueOn: string) => keep(() => send('PUT', '/assignment', { exercise, dueOn }))
   const unassign = () => keep(() => send('DELETE', '/assignment'))
   const writeVerdict = (works: string, verdict: string) =>
@@ -161,6 +167,6 @@ export const useBenchStore = defineStore('bench', () => {
     submission, critique, station, lens, comparing, draft, trials, sliding, trying, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, saving, problem, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
-    addArea, removeArea, changeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, note, visit, judge, assign, unassign, writeVerdict, release, measureAgain
+    addArea, removeArea, changeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, note, visit, judge, score, assign, unassign, writeVerdict, release, measureAgain
   }
 })

@@ -166,7 +166,7 @@ const worker: PictureWorker = {
 
   async effect({ trial, area }, target, wheel) {
     const { raster, planes } = picture()
-    return { before: effectNumbers(raster, wheel, area, target, planes), after: effectNumbers(applyTrial(trial, area, raster, planes), wheel, area, target) }
+    return trial.operations.length === 0 ? effectNumbers(raster, wheel, area, target, planes) : effectNumbers(applyTrial(trial, area, raster, planes), wheel, area, target)
   },
 
   async lightOf(area) {

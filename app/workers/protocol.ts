@@ -64,8 +64,8 @@ export interface PictureWorker {
   framings(): Promise<FramingRead[]>
   /** The picture with trials applied one after the other. @param quick for a hand on a slider. */
   tried(trials: readonly TriedArea[], quick: boolean): Promise<ImageBitmap>
-  /** Readings before and after one trial. */
-  effect(tried: TriedArea, target: Target | null, wheel: WheelName): Promise<{ before: EffectNumbers, after: EffectNumbers }>
+  /** Readings with one trial applied; with a trial of no operations, as the picture is. */
+  effect(tried: TriedArea, target: Target | null, wheel: WheelName): Promise<EffectNumbers>
   /** Mean linear light of an area, for taking a shadow to another colour; null where it holds no pixel. */
   lightOf(area: Area): Promise<readonly [number, number, number] | null>
   referenceValue(): Promise<Measured<ValueSection>>

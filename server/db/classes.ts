@@ -1,4 +1,6 @@
 import { DEFAULT_STANDARDS, type HouseStandards } from '../../core/critique/standards'
+import { DEFAULT_RUBRIC, type Quality } from '../../core/critique/rubric'
+import { rubricSchema } from '../../shared/score'
 import { standardsSchema } from '../../shared/standards'
 import type { Changed, Db, Row } from './pool'
 
@@ -40,4 +42,15 @@ export async function findStandards(db: Db, classId: number): Promise<HouseStand
 /** @param standards null for the shipped ones. */
 export async function updateStandards(db: Db, classId: number, standards: HouseStandards | null): Promise<void> {
   await db.execute('UPDATE classes SET standards = ? WHERE id = ?', [standards && JSON.stringify(standards), classId])
+}
+
+/** The class's latest rubric, or the shipped one. */
+export async function findRubric(db: Db, classId: number): Promise<Quality[]> {
+  const [rows] = await db.execute<Row[]>('SELECT qualities FROM rubrics WHERE class_id = ? ORDER BY id DESC LIMIT 1', [classId])
+  return rows[0] ? rubricSchema.parse(rows[0].qualities) : [...DEFAULT_RUBRIC]
+}
+
+/** Another version; the ones before it stay. */
+export async function insertRubric(db: Db, classId: number, qualities: readonly Quality[]): Promise<void> {
+  await db.execute('INSERT INTO rubrics (class_id, qualities) VALUES (?, ?)', [classId, JSON.stringify(qualities)])
 }

@@ -1,12 +1,13 @@
 import { areaSchema } from '../../shared/area'
 import { targetSchema, type Correction, type CorrectionInput, type Critique, type MarkedArea } from '../../shared/critique'
+import { scoredSchema, type Scored } from '../../shared/score'
 import { trialSchema } from '../../shared/trial'
 import { notesSchema, type Notes } from '../../shared/notes'
 import type { Station } from '../../core/critique/reading'
 import type { Area } from '../../core/picture/area'
 import type { Changed, Db, Row } from './pool'
 
-export type CritiqueHead = Pick<Critique, 'state' | 'revision' | 'works' | 'verdict' | 'releasedAt'>
+export type CritiqueHead = Pick<Critique, 'state' | 'revision' | 'works' | 'verdict' | 'releasedAt' | 'score' | 'seconds'>
 
 /** A submission has a critique from its hand-in on: an empty draft. */
 export async function insertCritique(db: Db, submissionId: number): Promise<void> {
@@ -16,10 +17,11 @@ export async function insertCritique(db: Db, submissionId: number): Promise<void
 /** @param lock hold the row until the transaction ends, so that a release and an edit cannot cross. */
 export async function findCritique(db: Db, submissionId: number, lock = false): Promise<CritiqueHead | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT state, revision, works, verdict, released_at FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`, [submissionId])
+    `SELECT state, revision, works, verdict, released_at, score, seconds FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`, [submissionId])
   const row = rows[0]
   return row
-    ? { state: row.state as Critique['state'], revision: row.revision as number, works: row.works as string, verdict: row.verdict as string, releasedAt: (row.released_at as Date | null)?.toISOString() ?? null }
+    ? { state: row.state as Critique['state'], revision: row.revision as number, works: row.works as string, verdict: row.verdict as string, releasedAt: (row.released_at as Date | null)?.toISOString() ?? null,
+      score: row.score === null ? null : scoredSchema.parse(row.score), seconds: row.seconds as number }
     : null
 }
 
@@ -38,6 +40,14 @@ export async function findNotes(db: Db, submissionId: number): Promise<Notes> {
 
 export async function updateNotes(db: Db, submissionId: number, notes: Notes): Promise<void> {
   await db.execute('UPDATE critiques SET notes = ? WHERE submission_id = ?', [JSON.stringify(notes), submissionId])
+}
+
+export async function updateScore(db: Db, submissionId: number, score: Scored | null): Promise<void> {
+  await db.execute('UPDATE critiques SET score = ? WHERE submission_id = ?', [score && JSON.stringify(score), submissionId])
+}
+
+export async function addSeconds(db: Db, submissionId: number, seconds: number): Promise<void> {
+  await db.execute('UPDATE critiques SET seconds = seconds + ? WHERE submission_id = ?', [seconds, submissionId])
 }
 
 export async function markReleased(db: Db, submissionId: number, at: Date): Promise<void> {

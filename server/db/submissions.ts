@@ -5,7 +5,7 @@ import type { Changed, Db, Row } from './pool'
 
 const SELECT = `SELECT s.id, s.class_id, c.name AS class_name, c.instructor_id, c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
-  COALESCE(k.state, 'draft') AS critique_state, p.width, p.height, p.format, s.reference_id, m.state, m.report, m.reason
+  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, s.reference_id, m.state, m.report, m.reason
   FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
   JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
   LEFT JOIN critiques k ON k.submission_id = s.id`
@@ -40,6 +40,7 @@ function mapSubmission(row: Row): OwnedSubmission {
       height: row.height as number,
       hasReference: row.reference_id !== null,
       budgetMinutes: row.budget_minutes as number,
+      spentMinutes: Math.floor((row.seconds as number) / 60),
       measurement: mapMeasurement(row)
     }
   }
@@ -67,5 +68,5 @@ export async function listSubmissionsForInstructor(db: Db, instructorId: number)
 
 export async function listSubmissionsOfLearner(db: Db, learnerId: number): Promise<Submission[]> {
   const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.learner_id = ? ORDER BY s.handed_in_at DESC, s.id DESC`, [learnerId])
-  return rows.map(row => mapSubmission(row).submission)
+  return rows.map(row => ({ ...mapSubmission(row).submission, spentMinutes: 0 }))
 }

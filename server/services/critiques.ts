@@ -3,24 +3,25 @@ import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import type { CorrectionInput, Critique } from '../../shared/critique'
 import { NO_NOTES, type NotesChange } from '../../shared/notes'
+import type { Scored } from '../../shared/score'
 import type { ExerciseKey } from '../../core/exercise'
 import type { Area } from '../../core/picture/area'
 import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
-import { findStandards } from '../db/classes'
-import { deleteArea, deleteCorrection, findCritique, findNotes, insertArea, insertCorrection, listAreas, listCorrections, markReleased, reorderCorrections,
-  updateArea, updateCorrection, updateNotes, updateVerdict } from '../db/critiques'
+import { findRubric, findStandards } from '../db/classes'
+import { addSeconds, deleteArea, deleteCorrection, findCritique, findNotes, insertArea, insertCorrection, listAreas, listCorrections, markReleased, reorderCorrections,
+  updateArea, updateCorrection, updateNotes, updateScore, updateVerdict } from '../db/critiques'
 import { db, transaction, type Db } from '../db/pool'
 import { taughtSubmission, visibleSubmission } from './access'
 
 async function wholeCritique(submissionId: number, classId: number, withNotes: boolean): Promise<Critique> {
   const head = await findCritique(db(), submissionId)
   if (!head) throw new AppError('not-found', 'There is no critique of this piece.')
-  const [corrections, areas, assigned, standards, notes] = await Promise.all([
-    listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId), findStandards(db(), classId),
+  const [corrections, areas, assigned, standards, rubric, notes] = await Promise.all([
+    listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId), findStandards(db(), classId), findRubric(db(), classId),
     withNotes ? findNotes(db(), submissionId) : NO_NOTES
   ])
   const assignment = assigned && { id: assigned.assignment.id, exercise: assigned.assignment.exercise, dueOn: assigned.assignment.dueOn }
-  return { ...head, corrections, areas, assignment, standards, notes }
+  return { ...head, seconds: withNotes ? head.seconds : 0, corrections, areas, assignment, standards, rubric, notes }
 }
 
 /** The instructor's draft, or for its learner the critique once it is released. */
@@ -67,6 +68,13 @@ export const changeArea = (account: Account, submissionId: number, id: number, n
 /** Changes some of the notes; the draft's row is held, so two windows writing different notes lose neither. */
 export const changeNotes = (account: Account, submissionId: number, change: NotesChange): Promise<void> =>
   editDraft(account, submissionId, async connection => updateNotes(connection, submissionId, { ...await findNotes(connection, submissionId), ...change }))
+
+/** @param score null for words only. */
+export const writeScore = (account: Account, submissionId: number, score: Scored | null): Promise<void> =>
+  editDraft(account, submissionId, connection => updateScore(connection, submissionId, score))
+
+export const addTime = (account: Account, submissionId: number, seconds: number): Promise<void> =>
+  editDraft(account, submissionId, connection => addSeconds(connection, submissionId, seconds))
 
 export const removeArea = (account: Account, submissionId: number, id: number): Promise<void> =>
   editDraft(account, submissionId, async connection => found(await deleteArea(connection, submissionId, id), 'area'))

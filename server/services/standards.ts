@@ -1,8 +1,9 @@
-/** House standards: one set a class, its instructor's to change. */
+/** House standards and rubric: one set a class, its instructor's to change. */
 import type { Account } from '../../shared/account'
 import { AppError } from '../../shared/errors'
 import type { HouseStandards } from '../../core/critique/standards'
-import { findStandards, isTaughtBy, updateStandards } from '../db/classes'
+import type { Quality } from '../../core/critique/rubric'
+import { findStandards, insertRubric, isTaughtBy, updateStandards } from '../db/classes'
 import { db } from '../db/pool'
 
 async function ownClass(account: Account, classId: number): Promise<void> {
@@ -18,4 +19,10 @@ export async function readStandards(account: Account, classId: number): Promise<
 export async function writeStandards(account: Account, classId: number, standards: HouseStandards | null): Promise<void> {
   await ownClass(account, classId)
   await updateStandards(db(), classId, standards)
+}
+
+/** Critiques scored before keep the qualities they were scored by. */
+export async function writeRubric(account: Account, classId: number, qualities: readonly Quality[]): Promise<void> {
+  await ownClass(account, classId)
+  await insertRubric(db(), classId, qualities)
 }

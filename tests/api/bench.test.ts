@@ -1,6 +1,7 @@
 /** What the bench keeps: notes, house standards, a reference, a closer look, the learner's pointed-out focus. */
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { DEFAULT_RUBRIC } from '../../core/critique/rubric'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { critiqueSchema, type Critique } from '../../shared/critique'
 import { Person, picture } from './client'
@@ -84,5 +85,36 @@ describe('pictures', () => {
   it('bring the learner\'s focus to the bench', async () => {
     const id = await handedIn(await picture(), { focusX: '0.95', focusY: '0.4' })
     expect((await critiqueOf(tamsin, id)).areas).toMatchObject([{ name: 'the focus', area: { kind: 'rectangle', x: 0.8, y: expect.closeTo(0.3), w: 0.2, h: 0.2 } }])
+  })
+})
+
+describe('score and time', () => {
+  const twelve = DEFAULT_RUBRIC.map(q => ({ ...q }))
+  afterAll(() => tamsin.json('PUT', '/classes/1/rubric', twelve))
+
+  it('keeps a score with the qualities it was given by, whatever the rubric becomes', async () => {
+    const id = await handedIn(await picture()), scores = { idea: 9, range: 'not-applicable', hand: 6 }
+    expect((await tamsin.json('PUT', `/submissions/${id}/score`, { qualities: twelve, scores })).status).toBe(200)
+    await tamsin.json('PUT', '/classes/1/rubric', [{ key: 'own-1', title: 'Courage', station: null }])
+    const { score, rubric } = await critiqueOf(tamsin, id)
+    expect(score).toEqual({ qualities: twelve, scores })
+    expect(rubric).toEqual([{ key: 'own-1', title: 'Courage', station: null }])
+    for (const bad of [{ qualities: twelve, scores: { idea: 10 } }, { qualities: twelve, scores: { courage: 5 } }]) expect((await tamsin.json('PUT', `/submissions/${id}/score`, bad)).status).toBe(422)
+    expect((await tamsin.json('PUT', '/classes/1/rubric', [])).status).toBe(422)
+    await tamsin.json('PUT', `/submissions/${id}/score`, null)
+    expect((await critiqueOf(tamsin, id)).score).toBeNull()
+  })
+
+  it('adds up the time worked, shows it on the desk and never to the learner', async () => {
+    const id = await handedIn(await picture())
+    for (const seconds of [60, 45, 30]) await tamsin.json('POST', `/submissions/${id}/time`, { seconds })
+    expect((await tamsin.json('POST', `/submissions/${id}/time`, { seconds: 4000 })).status).toBe(422)
+    expect((await critiqueOf(tamsin, id)).seconds).toBe(135)
+    const seen = async (person: Person): Promise<number> => (await (await person.fetch(`/submissions/${id}`)).json() as { spentMinutes: number }).spentMinutes
+    expect([await seen(tamsin), await seen(rosa)]).toEqual([2, 0])
+    await tamsin.json('POST', `/submissions/${id}/corrections`, { station: 'values', area: null, readingId: null, reason: '', what: 'Flat', todo: '', target: null })
+    await tamsin.json('POST', `/submissions/${id}/release`)
+    expect((await critiqueOf(rosa, id)).seconds).toBe(0)
+    expect((await tamsin.json('POST', `/submissions/${id}/time`, { seconds: 5 })).status).toBe(409)
   })
 })

@@ -57,3 +57,23 @@ test('a trial is shown live, read before and after, reaches the target and goes 
   await learner.keyboard.up(' ')
   await expect(learner.locator('canvas[data-shows="1"]')).toBeHidden()
 })
+
+test('a verdict is drafted from the marks, and a score adds up beside its evidence', async ({ page }) => {
+  await signIn(page)
+  const id = await handedIn(await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
+    .composite([{ input: { create: { width: 400, height: 90, channels: 3, background: '#919191' } }, left: 0, top: 0 }]).png().toBuffer())
+  await page.request.post(`/api/submissions/${id}/corrections`, { data: { station: 'values', area: null, readingId: 'value.range', reason: '', what: 'The values stay in the middle', todo: 'Push the darkest dark down', target: { measure: 'range', atLeast: 70 } } })
+  await open(page, `/bench/${id}/verdict`)
+  await expect(page.locator('[data-test="clock"]')).toHaveText('0 of 25 min')
+  await page.getByRole('button', { name: 'draft it from what is marked and read' }).click()
+  await expect(page.getByLabel('Verdict and the next step')).toHaveValue(/^The values stay in the middle\. Push the darkest dark down\.\n.*jump from darkest dark.*\nOne next step: Push the darkest dark down\.$/)
+  await page.getByRole('button', { name: 'score it' }).click()
+  const darks = page.getByRole('radiogroup', { name: /Darks are dark/ })
+  await expect(page.locator('.score')).toContainText('The range is narrow')
+  await darks.getByRole('radio', { name: '3' }).click()
+  await expect(darks.getByRole('radio', { name: '3' })).toBeChecked()
+  await page.getByRole('radiogroup', { name: 'One light holds everything' }).getByRole('radio', { name: 'n/a' }).click()
+  await page.getByRole('radiogroup', { name: 'One colour leads' }).getByRole('radio', { name: '8' }).click()
+  // 3 and 8 of 18: 61 %.
+  await expect(page.getByText('11 of 18, 61 %')).toBeVisible()
+})

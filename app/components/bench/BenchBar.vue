@@ -2,6 +2,7 @@
 /** The top of the bench: way back, the piece, the learner's question, what is saved, the release. */
 const bench = useBenchStore()
 const standards = ref(false)
+const { minutes, away } = useBenchClock()
 const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as const
 </script>
 
@@ -16,6 +17,7 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
       <button class="word-link" :disabled="!bench.canUndo" title="u" @click="bench.undo()">undo</button>
       <button class="word-link" :disabled="!bench.canRedo" title="y" @click="bench.redo()">do again</button>
     </template>
+    <span v-if="!bench.released" class="meta" data-test="clock" :title="away ? 'paused while you are away' : 'time worked on this piece'">{{ minutes }} of {{ bench.submission!.budgetMinutes }} min{{ away ? ', paused' : '' }}</span>
     <span class="meta" role="status">{{ bench.released ? 'released' : SAID[bench.saving] }}</span>
     <NuxtLink v-if="!bench.released" :to="`/bench/${bench.submission!.id}/verdict`" replace class="release">Release</NuxtLink>
     <StandardsDialog v-model="standards" :class-id="bench.submission!.classId" :class-name="bench.submission!.className" @changed="bench.refreshCritique()" />

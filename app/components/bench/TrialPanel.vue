@@ -6,6 +6,7 @@ import { stepWords } from '~~/core/critique/words'
 import { isMeasured } from '~~/core/measure/report'
 import { areaHolds, boundsOf } from '~~/core/picture/area'
 import { PAINTER_STEPS } from '~~/core/wheel/steps'
+import type { EffectNumbers } from '~~/core/trial/effect'
 import type { Trial } from '~~/core/trial/trial'
 import type { Correction } from '~~/shared/critique'
 import { useBenchPicture } from '~/composables/usePicture'
@@ -17,19 +18,24 @@ const bench = useBenchStore()
 const { client } = useBenchPicture()
 
 const trial = shallowRef<Trial>(props.correction.trial ?? NO_TRIAL)
-const effect = shallowRef<Awaited<ReturnType<typeof read>>>(null)
+const before = shallowRef<EffectNumbers | null>(null), after = shallowRef<EffectNumbers | null>(null)
 const wheel = computed(() => bench.report?.wheel ?? 'painter')
 
 function show() {
   bench.trials = trial.value.operations.length ? [{ trial: trial.value, area: props.correction.area }] : []
   if (bench.trials.length && bench.lens.name !== 'plain') bench.lens = { name: 'plain' }
 }
-const read = async () => (trial.value.operations.length
-  ? client.call(w => w.effect({ trial: trial.value, area: props.correction.area }, props.correction.target, wheel.value)).catch(() => null) : null)
+const numbers = (of: Trial) => client.call(w => w.effect({ trial: of, area: props.correction.area }, props.correction.target, wheel.value)).catch(() => null)
+/** The picture is asked for first: it is looked at while the readings are still being taken. */
+async function read() {
+  await nextTick()
+  after.value = trial.value.operations.length ? await numbers(trial.value) : null
+  before.value ??= await numbers(NO_TRIAL)
+}
 const settle = useDebounceFn(async () => {
   bench.sliding = false
   const now = trial.value
-  effect.value = await read()
+  await read()
   if (bench.released || JSON.stringify(now) === JSON.stringify(props.correction.trial ?? NO_TRIAL)) return
   await bench.changeCorrection(props.correction.id, { ...props.correction, trial: now.operations.length ? now : null })
 }, 450)
@@ -41,7 +47,7 @@ function change(next: Trial) {
 }
 onMounted(async () => {
   show()
-  effect.value = await read()
+  await read()
 })
 onBeforeUnmount(() => {
   bench.trials = []
@@ -72,12 +78,12 @@ watch(() => props.correction.area, async (area) => {
 
 const number = (n: number | null, times = 1): string => (n === null ? '–' : String(Math.round(n * times)))
 const rows = computed(() => {
-  if (!effect.value) return []
-  const { before, after } = effect.value
+  const from = before.value, to = after.value
+  if (!from || !to) return []
   return ([['range', 'range', 1], ['separation', 'from its surroundings', 1], ['temperature', 'temperature', 1], ['coverage', 'colour in the scheme, %', 100]] as const)
-    .filter(([name]) => before[name] !== null && after[name] !== null).map(([name, words, times]) => ({ words, before: number(before[name], times), after: number(after[name], times) }))
+    .filter(([name]) => from[name] !== null && to[name] !== null).map(([name, words, times]) => ({ words, before: number(from[name], times), after: number(to[name], times) }))
 })
-const reached = computed(() => effect.value?.after.target?.reached ?? null)
+const reached = computed(() => after.value?.target?.reached ?? null)
 </script>
 
 <template>

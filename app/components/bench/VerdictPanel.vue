@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
 import { addDays, format } from 'date-fns'
+import { draftVerdict } from '~~/core/critique/verdict'
 import { EXERCISES, EXERCISE_KEYS } from '~~/core/exercise'
 import { tagOf } from '~/stores/bench'
 
@@ -10,6 +11,24 @@ const works = ref(bench.critique!.works), verdict = ref(bench.critique!.verdict)
 const exercise = ref(bench.critique!.assignment?.exercise ?? null)
 const dueOn = ref(bench.critique!.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
 const asking = ref(false)
+
+/** Fills what is still empty, from what is marked and read. */
+const canDraft = computed(() => !bench.released && (!works.value.trim() || !verdict.value.trim()))
+async function draft() {
+  const judged = bench.readings.flatMap((r) => {
+    const own = bench.judgementOf(r.id)
+    return own === 'dismissed' ? [] : [{ ...r, verdict: own ?? r.verdict }]
+  })
+  const set = bench.critique!.assignment
+  const made = draftVerdict({
+    works: works.value, about: bench.notes.about || bench.submission!.about, readings: judged, corrections: bench.critique!.corrections,
+    exercise: set ? EXERCISES[set.exercise].title : null
+  })
+  if (!works.value.trim()) works.value = made.works
+  if (!verdict.value.trim()) verdict.value = made.verdict
+  await write()
+}
+const scoring = ref(bench.critique!.score !== null)
 
 const changed = computed(() => works.value !== bench.critique!.works || verdict.value !== bench.critique!.verdict)
 async function write() {
@@ -37,6 +56,7 @@ async function release() {
 <template>
   <section class="verdict" aria-label="Verdict">
     <p v-if="bench.released" class="words">Released on {{ dayWords(bench.critique!.releasedAt!) }}. {{ bench.submission!.learner.name }} can read it.</p>
+    <button v-if="canDraft" class="word-link" @click="draft">draft it from what is marked and read</button>
     <v-textarea v-model="works" label="What works, first" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" />
     <ol v-if="bench.critique!.corrections.length" class="corrections">
       <li v-for="c in bench.critique!.corrections" :key="c.id"><b>{{ tagOf(c) }}</b> {{ c.what }}</li>
@@ -47,6 +67,8 @@ async function release() {
       <v-select v-model="exercise" :items="exercises" label="Exercise" :readonly="bench.released" @update:model-value="assign" />
       <v-text-field v-if="exercise" v-model="dueOn" type="date" label="Due on" :readonly="bench.released" @change="assign" />
     </div>
+    <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
+    <ScorePanel v-if="scoring" />
     <v-btn v-if="!bench.released" variant="flat" color="primary" @click="asking = true">Release to {{ bench.submission!.learner.name }}</v-btn>
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>
@@ -69,6 +91,7 @@ async function release() {
 
 <style scoped>
 .verdict { display: grid; gap: 14px; padding-top: 12px; }
+.verdict > .word-link { justify-self: start; }
 .serif :deep(textarea) { font-family: var(--serif); font-size: 16px; line-height: 1.4; }
 .corrections { list-style: none; padding: 0; display: grid; gap: 6px; font-family: var(--serif); font-size: 15px; }
 .corrections b { font-family: var(--sans); font-size: 12px; margin-right: 4px; }

@@ -23,7 +23,7 @@ const harmony = computed(() => (report.value && isMeasured(report.value.harmony)
     <div v-if="value && harmony && report" class="fingerprint">
       <HueRing :harmony="harmony" :wheel="report.wheel" />
       <ValueStrip :value="value" />
-      <span class="quiet">{{ piece.budgetMinutes }} min</span>
+      <span class="quiet">{{ piece.spentMinutes ? `${piece.spentMinutes} of ` : '' }}{{ piece.budgetMinutes }} min</span>
     </div>
     <p v-else class="quiet">{{ piece.measurement.state === 'failed' ? 'could not be measured' : 'being measured …' }}</p>
   </NuxtLink>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scoreRubric } from '~~/core/critique/rubric'
 import { describeTarget } from '~~/core/critique/target'
 import { EXERCISES } from '~~/core/exercise'
 import { critiqueSchema, type Critique } from '~~/shared/critique'
@@ -18,6 +19,7 @@ onMounted(async () => {
     problem.value = messageOf(error)
   }
 })
+const score = computed(() => (critique.value?.score ? scoreRubric(Object.values(critique.value.score.scores)) : null))
 const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?? [])
 </script>
 
@@ -50,6 +52,11 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         <h2>The next step</h2>
         <p v-for="line in critique.verdict.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
       </section>
+      <section v-if="score && critique.score" aria-label="Score">
+        <h2>Score: {{ score.percent }} %</h2>
+        <p class="quiet">{{ score.sum }} of {{ score.most }}, over what was scored.</p>
+        <ul class="score"><li v-for="q in critique.score.qualities.filter(k => critique!.score!.scores[k.key] !== undefined)" :key="q.key"><span>{{ q.title }}</span><b>{{ critique.score.scores[q.key] === 'not-applicable' ? '–' : critique.score.scores[q.key] }}</b></li></ul>
+      </section>
       <section v-if="critique.assignment" aria-label="Exercise">
         <h2>Exercise: {{ EXERCISES[critique.assignment.exercise].title }}</h2>
         <p class="words">{{ EXERCISES[critique.assignment.exercise].trains }}.</p>
@@ -66,6 +73,8 @@ h2 { margin-bottom: 4px; }
 ol { list-style: none; padding: 0; display: grid; gap: 4px; }
 li { display: grid; grid-template-columns: auto 1fr; gap: 10px; padding: 8px; margin: 0 -8px; }
 li.chosen { background: #e5e5e5; }
+.score { list-style: none; padding: 0; }
+.score li { display: flex; justify-content: space-between; padding: 2px 0; margin: 0; }
 .tag { background: #111; color: #f3f3f3; font-size: 12px; font-weight: 600; padding: 0 6px; height: 20px; line-height: 20px; margin-top: 2px; }
 .alone { padding-top: 24px; }
 @media (max-width: 900px) { .critique { grid-template-columns: 1fr; } }

@@ -1,0 +1,8 @@
+import { rubricSchema } from '../../../../shared/score'
+import { body, idParam, route } from '../../../http/route'
+import { writeRubric } from '../../../services/standards'
+
+export default route('instructor', async ({ event, account }) => {
+  await writeRubric(account, idParam(event), await body(event, rubricSchema))
+  return {}
+})

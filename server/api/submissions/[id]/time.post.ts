@@ -1,0 +1,8 @@
+import { timeSchema } from '../../../../shared/score'
+import { body, idParam, route } from '../../../http/route'
+import { addTime } from '../../../services/critiques'
+
+export default route('instructor', async ({ event, account }) => {
+  await addTime(account, idParam(event), (await body(event, timeSchema)).seconds)
+  return {}
+})
