@@ -74,6 +74,11 @@ export const critiqueSchema = z.object({
   works: z.string(),
   verdict: z.string(),
   releasedAt: z.iso.datetime().nullable(),
+  /** What was changed at the last release, when it was not the first. */
+  amendedNote: z.string(),
+  /** The learner's one question back, and its answer; empty while there is none. */
+  questionBack: z.string(),
+  answer: z.string(),
   corrections: z.array(correctionSchema),
   areas: z.array(namedAreaSchema),
   assignment: assignmentBriefSchema.nullable(),
@@ -88,5 +93,9 @@ export const critiqueSchema = z.object({
   seconds: z.int().min(0)
 })
 export type Critique = z.infer<typeof critiqueSchema>
+
+export const releaseInputSchema = z.object({ note: z.string().trim().max(500).default('') })
+export const questionInputSchema = z.object({ question: z.string().trim().min(3, 'Write the question in full.').max(1000) })
+export const answerInputSchema = z.object({ answer: z.string().trim().min(1, 'The answer is empty.').max(2000) })
 
 export const revisionSchema = z.object({ revision: z.int() })

@@ -6,6 +6,7 @@ export const ERROR_STATUS = {
   'not-found': 404,
   'stale': 409,
   'already-released': 409,
+  'not-released': 409,
   'too-large': 413,
   'not-a-picture': 415,
   'invalid': 422,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const session = useSessionStore()
 const links = computed(() => session.account?.role === 'instructor'
-  ? [['/desk', 'Desk'], ['/exercises', 'Exercises']]
+  ? [['/desk', 'Desk'], ['/exercises', 'Exercises'], ['/outbox', 'Outbox']]
   : [['/work', 'My work'], ['/exercises', 'Exercises'], ['/hand-in', 'Hand in']])
 
 async function leave() {

@@ -157,7 +157,9 @@ export const useBenchStore = defineStore('bench', () => {
   const unassign = () => keep(() => send('DELETE', '/assignment'))
   const writeVerdict = (works: string, verdict: string) =>
     keep(() => api(revisionSchema, path('/verdict'), { method: 'PUT', body: { works, verdict, revision: critique.value!.revision } }))
-  const release = () => keep(() => api(none, path('/release'), { method: 'POST' }))
+  const release = (note: string) => keep(() => api(none, path('/release'), { method: 'POST', body: { note } }))
+  const withdraw = () => keep(() => api(none, path('/withdraw'), { method: 'POST' }))
+  const answer = (text: string) => keep(() => send('PUT', '/answer', { answer: text }))
   async function measureAgain(): Promise<void> {
     await keep(() => api(none, path('/measure'), { method: 'POST' }))
     await refreshSubmission()
@@ -167,6 +169,6 @@ export const useBenchStore = defineStore('bench', () => {
     submission, critique, station, lens, comparing, draft, trials, sliding, trying, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, saving, problem, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
-    addArea, removeArea, changeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, note, visit, judge, score, assign, unassign, writeVerdict, release, measureAgain
+    addArea, removeArea, changeArea, addCorrection, changeCorrection, removeCorrection, orderCorrections, note, visit, judge, score, assign, unassign, writeVerdict, release, withdraw, answer, measureAgain
   }
 })

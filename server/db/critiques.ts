@@ -7,7 +7,7 @@ import type { Station } from '../../core/critique/reading'
 import type { Area } from '../../core/picture/area'
 import type { Changed, Db, Row } from './pool'
 
-export type CritiqueHead = Pick<Critique, 'state' | 'revision' | 'works' | 'verdict' | 'releasedAt' | 'score' | 'seconds'>
+export type CritiqueHead = Pick<Critique, 'state' | 'revision' | 'works' | 'verdict' | 'releasedAt' | 'score' | 'seconds' | 'amendedNote' | 'questionBack' | 'answer'>
 
 /** A submission has a critique from its hand-in on: an empty draft. */
 export async function insertCritique(db: Db, submissionId: number): Promise<void> {
@@ -17,11 +17,12 @@ export async function insertCritique(db: Db, submissionId: number): Promise<void
 /** @param lock hold the row until the transaction ends, so that a release and an edit cannot cross. */
 export async function findCritique(db: Db, submissionId: number, lock = false): Promise<CritiqueHead | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT state, revision, works, verdict, released_at, score, seconds FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`, [submissionId])
+    `SELECT state, revision, works, verdict, released_at, score, seconds, amended_note, question_back, answer FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`, [submissionId])
   const row = rows[0]
   return row
     ? { state: row.state as Critique['state'], revision: row.revision as number, works: row.works as string, verdict: row.verdict as string, releasedAt: (row.released_at as Date | null)?.toISOString() ?? null,
-      score: row.score === null ? null : scoredSchema.parse(row.score), seconds: row.seconds as number }
+      score: row.score === null ? null : scoredSchema.parse(row.score), seconds: row.seconds as number,
+      amendedNote: row.amended_note as string, questionBack: row.question_back as string, answer: row.answer as string }
     : null
 }
 
@@ -50,8 +51,22 @@ export async function addSeconds(db: Db, submissionId: number, seconds: number):
   await db.execute('UPDATE critiques SET seconds = seconds + ? WHERE submission_id = ?', [seconds, submissionId])
 }
 
-export async function markReleased(db: Db, submissionId: number, at: Date): Promise<void> {
-  await db.execute('UPDATE critiques SET state = \'released\', released_at = ? WHERE submission_id = ?', [at, submissionId])
+/** @param note what was changed, when it had been released before. */
+export async function markReleased(db: Db, submissionId: number, at: Date, note: string): Promise<void> {
+  await db.execute('UPDATE critiques SET state = \'released\', released_at = ?, amended_note = ? WHERE submission_id = ?', [at, note, submissionId])
+}
+
+/** A draft again; when it was first released stays known. */
+export async function markWithdrawn(db: Db, submissionId: number): Promise<void> {
+  await db.execute('UPDATE critiques SET state = \'draft\' WHERE submission_id = ?', [submissionId])
+}
+
+export async function updateQuestionBack(db: Db, submissionId: number, question: string): Promise<void> {
+  await db.execute('UPDATE critiques SET question_back = ? WHERE submission_id = ?', [question, submissionId])
+}
+
+export async function updateAnswer(db: Db, submissionId: number, answer: string): Promise<void> {
+  await db.execute('UPDATE critiques SET answer = ? WHERE submission_id = ?', [answer, submissionId])
 }
 
 const mapCorrection = (row: Row, index: number): Correction => ({

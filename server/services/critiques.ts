@@ -12,6 +12,7 @@ import { addSeconds, deleteArea, deleteCorrection, findCritique, findNotes, inse
   updateArea, updateCorrection, updateNotes, updateScore, updateVerdict } from '../db/critiques'
 import { db, transaction, type Db } from '../db/pool'
 import { taughtSubmission, visibleSubmission } from './access'
+import { tellReleased } from './mail'
 
 async function wholeCritique(submissionId: number, classId: number, withNotes: boolean): Promise<Critique> {
   const head = await findCritique(db(), submissionId)
@@ -94,13 +95,16 @@ export const unassignExercise = (account: Account, submissionId: number): Promis
   editDraft(account, submissionId, connection => deleteAssignmentOfSubmission(connection, submissionId))
 
 /** @throws AppError invalid when there is nothing to say yet. */
-export async function releaseCritique(account: Account, submissionId: number, now: Date): Promise<void> {
+export async function releaseCritique(account: Account, submissionId: number, now: Date, note = ''): Promise<void> {
+  const submission = await taughtSubmission(account, submissionId)
   await editDraft(account, submissionId, async (connection) => {
     const head = await findCritique(connection, submissionId)
     const corrections = await listCorrections(connection, submissionId)
     if (!head?.works && !head?.verdict && corrections.length === 0) {
       throw new AppError('invalid', 'There is nothing to release yet: write what works, or mark a correction.')
     }
-    await markReleased(connection, submissionId, now)
+    const amended = head?.releasedAt ? note || 'see the piece' : ''
+    await markReleased(connection, submissionId, now, amended)
+    await tellReleased(connection, submission, amended)
   })
 }

@@ -11,7 +11,11 @@ const result = computed(() => scoreRubric(Object.values(scores.value)))
 const CHOICES = Array.from({ length: HIGHEST_SCORE }, (_, i) => i + 1)
 
 const give = (key: string, score: Score) => bench.score({ qualities: [...qualities.value], scores: { ...scores.value, [key]: score } })
-const evidence = (q: Quality): string => bench.readings.find(r => r.station === q.station)?.sentence ?? ''
+/** Qualities of one station take its readings in turn. */
+const evidence = (q: Quality): string => {
+  const at = qualities.value.filter(k => k.station === q.station).indexOf(q)
+  return bench.readings.filter(r => r.station === q.station)[at]?.sentence ?? ''
+}
 const band = (score: Score | undefined): string => (typeof score === 'number' ? bandOf(score) : score === 'not-applicable' ? 'not applicable' : '')
 </script>
 

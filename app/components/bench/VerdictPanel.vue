@@ -10,7 +10,8 @@ const bench = useBenchStore()
 const works = ref(bench.critique!.works), verdict = ref(bench.critique!.verdict)
 const exercise = ref(bench.critique!.assignment?.exercise ?? null)
 const dueOn = ref(bench.critique!.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
-const asking = ref(false)
+const asking = ref(false), note = ref(''), answer = ref(bench.critique!.answer)
+const again = computed(() => bench.critique!.releasedAt !== null)
 
 /** Fills what is still empty, from what is marked and read. */
 const canDraft = computed(() => !bench.released && (!works.value.trim() || !verdict.value.trim()))
@@ -48,7 +49,7 @@ async function assign() {
 }
 async function release() {
   await write()
-  await bench.release()
+  await bench.release(note.value)
   asking.value = false
 }
 </script>
@@ -56,6 +57,15 @@ async function release() {
 <template>
   <section class="verdict" aria-label="Verdict">
     <p v-if="bench.released" class="words">Released on {{ dayWords(bench.critique!.releasedAt!) }}. {{ bench.submission!.learner.name }} can read it.</p>
+    <template v-if="bench.released">
+      <p v-if="bench.critique!.amendedNote" class="quiet-text">Changed since: {{ bench.critique!.amendedNote }}</p>
+      <div v-if="bench.critique!.questionBack" class="back">
+        <p class="question">{{ bench.submission!.learner.name }} asks: “{{ bench.critique!.questionBack }}”</p>
+        <v-textarea v-model="answer" label="Your answer" maxlength="2000" class="serif" />
+        <v-btn size="small" :disabled="!answer.trim() || answer === bench.critique!.answer" @click="bench.answer(answer)">{{ bench.critique!.answer ? 'Change the answer' : 'Answer' }}</v-btn>
+      </div>
+      <button class="word-link" @click="bench.withdraw()">take it back to change it</button>
+    </template>
     <button v-if="canDraft" class="word-link" @click="draft">draft it from what is marked and read</button>
     <v-textarea v-model="works" label="What works, first" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" />
     <ol v-if="bench.critique!.corrections.length" class="corrections">
@@ -76,8 +86,9 @@ async function release() {
           <h2 id="release-title">Release the critique of “{{ bench.submission!.title }}”?</h2>
           <p class="words">
             {{ bench.submission!.learner.name }} will see {{ countWord(bench.critique!.corrections.length) }} correction{{ bench.critique!.corrections.length === 1 ? '' : 's' }}, your words{{ bench.critique!.assignment ? ', and the exercise' : '' }}.
-            It can no longer be changed then.
+            You can take it back later.
           </p>
+          <v-text-field v-if="again" v-model="note" label="What you changed, for the learner" maxlength="500" />
           <p v-if="bench.problem" role="alert">{{ bench.problem }}</p>
           <div class="actions">
             <v-btn variant="flat" color="primary" @click="release">Release</v-btn>
@@ -95,6 +106,8 @@ async function release() {
 .serif :deep(textarea) { font-family: var(--serif); font-size: 16px; line-height: 1.4; }
 .corrections { list-style: none; padding: 0; display: grid; gap: 6px; font-family: var(--serif); font-size: 15px; }
 .corrections b { font-family: var(--sans); font-size: 12px; margin-right: 4px; }
+.back { display: grid; gap: 8px; justify-items: start; }
+.back > .v-input { width: 100%; }
 .exercise { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .quiet-text { color: var(--panel-quiet); }
 .ask { padding: 20px 24px; display: grid; gap: 12px; }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { scoreRubric } from '~~/core/critique/rubric'
+import { z } from 'zod'
 import { describeTarget } from '~~/core/critique/target'
 import { EXERCISES } from '~~/core/exercise'
 import { critiqueSchema, type Critique } from '~~/shared/critique'
@@ -20,6 +21,17 @@ onMounted(async () => {
   }
 })
 const score = computed(() => (critique.value?.score ? scoreRubric(Object.values(critique.value.score.scores)) : null))
+const question = ref('')
+async function ask() {
+  try {
+    await api(z.object({}), `/submissions/${id}/question`, { method: 'POST', body: { question: question.value } })
+    critique.value = await api(critiqueSchema, `/submissions/${id}/critique`)
+    asked.value = ''
+  } catch (error) {
+    asked.value = messageOf(error)
+  }
+}
+const asked = ref('')
 const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?? [])
 </script>
 
@@ -29,6 +41,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
     <MarkedPicture v-model="chosen" :submission-id="id" :title="submission.title" :width="submission.width" :height="submission.height" :corrections="critique.corrections" />
     <div class="text">
       <h1>{{ submission.title }}</h1>
+      <p v-if="critique.amendedNote" class="quiet">Changed on {{ dayWords(critique.releasedAt!) }}: {{ critique.amendedNote }}</p>
       <p v-if="submission.question" class="question quiet">“{{ submission.question }}”</p>
       <section v-if="works.length" aria-label="What works">
         <h2>What works</h2>
@@ -52,6 +65,18 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         <h2>The next step</h2>
         <p v-for="line in critique.verdict.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
       </section>
+      <section aria-label="One question back">
+        <template v-if="critique.questionBack">
+          <h2>You asked</h2>
+          <p class="question">“{{ critique.questionBack }}”</p>
+          <p class="words">{{ critique.answer || 'The answer will stand here.' }}</p>
+        </template>
+        <form v-else class="ask" @submit.prevent="ask">
+          <v-textarea v-model="question" label="One question back" maxlength="1000" />
+          <v-btn type="submit" size="small" :disabled="question.trim().length < 3">Ask it</v-btn>
+          <p v-if="asked" role="alert">{{ asked }}</p>
+        </form>
+      </section>
       <section v-if="score && critique.score" aria-label="Score">
         <h2>Score: {{ score.percent }} %</h2>
         <p class="quiet">{{ score.sum }} of {{ score.most }}, over what was scored.</p>
@@ -73,6 +98,9 @@ h2 { margin-bottom: 4px; }
 ol { list-style: none; padding: 0; display: grid; gap: 4px; }
 li { display: grid; grid-template-columns: auto 1fr; gap: 10px; padding: 8px; margin: 0 -8px; }
 li.chosen { background: #e5e5e5; }
+
+.ask { display: grid; gap: 8px; justify-items: start; }
+.ask > .v-input { width: 100%; }
 .score { list-style: none; padding: 0; }
 .score li { display: flex; justify-content: space-between; padding: 2px 0; margin: 0; }
 .tag { background: #111; color: #f3f3f3; font-size: 12px; font-weight: 600; padding: 0 6px; height: 20px; line-height: 20px; margin-top: 2px; }

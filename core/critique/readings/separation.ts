@@ -5,7 +5,8 @@ import type { HouseStandards } from '../standards'
 import { merges } from '../../measure/separation'
 import { capital, steps } from '../words'
 
-const WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
+/** Why a separation matters: also said in a verdict drafted from a mark. */
+export const SEPARATION_WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
 
 /** @param what the area's name as the instructor gave it, e.g. "the boat". */
 export function separationReading(what: string, separation: Separation, { merge }: HouseStandards): Reading {
@@ -20,7 +21,7 @@ export function separationReading(what: string, separation: Separation, { merge 
     station: 'values',
     verdict: lost ? 'fix' : thin ? 'look' : 'works',
     sentence,
-    why: WHY,
+    why: SEPARATION_WHY,
     figure: { value: apart, standard: merge.value, low: 0, high: Math.max(40, apart), label: `${steps(apart)} value steps apart, ${merge.value} wanted` },
     evidence: { name: 'grey' },
     trains: [],

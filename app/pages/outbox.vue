@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { mailListSchema, type Mail } from '~~/shared/mail'
+
+/** The simulated post office: what would have been sent, newest first. An aid for demo and development. */
+useHead({ title: 'Outbox · Critica' })
+const mail = ref<Mail[]>([]), problem = ref(''), ready = ref(false)
+onMounted(async () => {
+  try {
+    mail.value = await api(mailListSchema, '/outbox')
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+  ready.value = true
+})
+</script>
+
+<template>
+  <div class="outbox">
+    <h1>Outbox</h1>
+    <p class="quiet">No mail leaves this machine: what would be sent is kept here.</p>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="ready && mail.length === 0" class="quiet">Nothing was sent yet.</p>
+    <article v-for="m in mail" :key="m.id">
+      <h3>{{ m.subject }}</h3>
+      <p class="quiet">to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt) }}</p>
+      <p v-for="line in m.body.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.outbox { max-width: 720px; padding-top: 20px; display: grid; gap: 14px; }
+article { border-top: 1px solid var(--line); padding-top: 10px; }
+</style>

@@ -1,0 +1,8 @@
+import { answerInputSchema } from '../../../../shared/critique'
+import { body, idParam, route } from '../../../http/route'
+import { answerBack } from '../../../services/after-release'
+
+export default route('instructor', async ({ event, account }) => {
+  await answerBack(account, idParam(event), (await body(event, answerInputSchema)).answer)
+  return {}
+})

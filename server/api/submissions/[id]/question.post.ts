@@ -1,0 +1,8 @@
+import { questionInputSchema } from '../../../../shared/critique'
+import { body, idParam, route } from '../../../http/route'
+import { askBack } from '../../../services/after-release'
+
+export default route('learner', async ({ event, account }) => {
+  await askBack(account, idParam(event), (await body(event, questionInputSchema)).question)
+  return {}
+})

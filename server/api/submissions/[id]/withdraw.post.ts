@@ -1,0 +1,7 @@
+import { idParam, route } from '../../../http/route'
+import { withdrawCritique } from '../../../services/after-release'
+
+export default route('instructor', async ({ event, account }) => {
+  await withdrawCritique(account, idParam(event))
+  return {}
+})

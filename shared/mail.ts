@@ -1,0 +1,6 @@
+import { z } from 'zod'
+
+/** A mail in the outbox: the simulated post office keeps what it would have sent. */
+export const mailSchema = z.object({ id: z.int(), to: z.object({ name: z.string(), email: z.string() }), subject: z.string(), body: z.string(), sentAt: z.iso.datetime() })
+export type Mail = z.infer<typeof mailSchema>
+export const mailListSchema = z.array(mailSchema)
