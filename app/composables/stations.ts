@@ -50,7 +50,7 @@ export const STATION_PLANS: readonly StationPlan[] = [
   },
   { station: 'harmony', name: 'Harmony', lenses: (report, { grey }) => [PLAIN, ...offSchemeLens(report), ...familiesLens(report), greyOf(grey), SQUINT] },
   { station: 'light', name: 'Light', lenses: (_, { grey }) => [PLAIN, greyOf(grey), { label: '2 values', request: { name: 'two-values' } }, { label: 'warm, cool', request: { name: 'temperature' } }, { label: 'flat black', request: { name: 'near-black' } }] },
-  { station: 'edges', name: 'Edges', lenses: (_, { grey }) => [PLAIN, { label: 'sharpness', request: { name: 'edges' } }, { label: 'mirrored', request: { name: 'mirrored' } }, greyOf(grey)] },
+  { station: 'edges', name: 'Edges', lenses: (_, { grey }) => [PLAIN, { label: 'sharpness', request: { name: 'edges' } }, { label: 'detail', request: { name: 'detail' } }, { label: 'mirrored', request: { name: 'mirrored' } }, greyOf(grey)] },
   { station: 'verdict', name: 'Verdict', lenses: () => [PLAIN] }
 ]
 

@@ -1,6 +1,7 @@
-/** Drawing without a pointer: arrows move a cross over the picture, the space bar sets it down, Enter closes. */
+/** Drawing without a pointer: arrows move a cross over the picture, the space bar sets it down, Enter closes. An area being reshaped is moved and grown. */
 import { useEventListener } from '@vueuse/core'
 import type { Point } from '~~/shared/notes'
+import { grownBy, movedBy } from './shape'
 import type { DrawingHand } from './useDrawing'
 
 const STEP = 0.01, FAST = 0.05
@@ -21,7 +22,12 @@ export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) 
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const move = MOVES[event.key]
-    if (move) {
+    if (bench.reshaping && (move || event.key === '+' || event.key === '-')) {
+      event.preventDefault()
+      event.stopImmediatePropagation()
+      const by = event.shiftKey ? FAST : STEP, { area } = bench.reshaping
+      bench.reshaping = { ...bench.reshaping, area: move ? movedBy(area, by * move[0], by * move[1]) : grownBy(area, event.key === '+' ? 1.05 : 1 / 1.05) }
+    } else if (move) {
       event.preventDefault()
       if (!bench.tool) return wall.change({ panX: wall.view.panX - 40 * move[0], panY: wall.view.panY - 40 * move[1] })
       const from = cross.value ?? { x: 0.5, y: 0.5 }, by = event.shiftKey ? FAST : STEP

@@ -7,7 +7,8 @@ import { silhouetteOf } from '~~/core/measure/composition'
 import { fitTo } from '~~/core/measure/declared'
 import { measureDepth } from '~~/core/measure/depth'
 import { cutOutOf, edgeMaps, measureEdges, type EdgeMaps } from '~~/core/measure/edges'
-import { measureFocus, readingOrder } from '~~/core/measure/focus'
+import { attentionOf } from '~~/core/measure/attention/attention'
+import { measureFocus, pullsOf, readingOrder } from '~~/core/measure/focus'
 import { readFramings } from '~~/core/measure/framing'
 import { greyDisagreements } from '~~/core/measure/greys'
 import { measureHarmony } from '~~/core/measure/harmony'
@@ -138,6 +139,8 @@ const worker: PictureWorker = {
   harmony: async wheel => measureHarmony(picture().raster, picture().planes, wheel),
   schemeAt: async (scheme, rotation, wheel) => (hues(wheel).totalWeight > 0 ? reportFit(fitAt(scheme, hues(wheel).weight, ((Math.round(rotation) % 360) + 360) % 360)) : null),
   scatter: async () => scatterOf(picture().raster, picture().planes),
+
+  pulls: async points => pullsOf(points, attentionOf(picture().planes)),
 
   async route(stops) {
     const focus = measureFocus(picture().planes, null)

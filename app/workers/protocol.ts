@@ -59,6 +59,8 @@ export interface PictureWorker {
   /** A scheme at a rotation of the critic's choosing; null without colour. */
   schemeAt(scheme: SectorScheme, rotation: number, wheel: WheelName): Promise<RankedScheme | null>
   scatter(): Promise<ScatterPoint[]>
+  /** How strongly each place pulls the eye, 0–1. */
+  pulls(points: readonly Point[]): Promise<number[]>
   route(stops: readonly Area[]): Promise<ReadingOrder>
   light(pairs: readonly PickedPair[], surroundings: Point | null): Promise<LightRead>
   framings(): Promise<FramingRead[]>

@@ -3,7 +3,7 @@
  * buffer; alpha is the picture's own, so a transparent file stays so.
  */
 import { SQUINT_SHARE, blurRaster } from './squint'
-import { attentionLens, edgesLens } from './maps'
+import { attentionLens, detailLens, edgesLens } from './maps'
 import { familiesLens, nearBlackLens, nearWhiteLens, offSchemeLens } from './evidence'
 import { greyLens, groupsLens, mirrorLens, temperatureLens, twoValuesLens } from './pointwise'
 import type { GreyName } from '../measure/greys'
@@ -13,7 +13,7 @@ import type { WheelName } from '../wheel/steps'
 import type { SectorScheme } from '../wheel/schemes'
 
 export type LensRequest =
-  | { readonly name: 'plain' | 'two-values' | 'squint' | 'mirrored' | 'near-black' | 'near-white' | 'temperature' | 'relative-temperature' | 'attention' | 'edges' }
+  | { readonly name: 'plain' | 'two-values' | 'squint' | 'mirrored' | 'near-black' | 'near-white' | 'temperature' | 'relative-temperature' | 'attention' | 'edges' | 'detail' }
   | { readonly name: 'grey', readonly grey?: GreyName }
   | { readonly name: 'groups', readonly count: number | null }
   | { readonly name: 'families', readonly wheel: WheelName }
@@ -39,6 +39,7 @@ export function renderLens(request: LensRequest, raster: Raster, planes: Planes,
     case 'families': familiesLens(request.wheel, raster, planes, out); return
     case 'off-scheme': offSchemeLens(request.wheel, request.scheme, request.rotation, raster, planes, out); return
     case 'attention': attentionLens(raster, planes, out); return
-    case 'edges': edgesLens(raster, planes, out)
+    case 'edges': edgesLens(raster, planes, out); return
+    case 'detail': detailLens(raster, planes, out)
   }
 }

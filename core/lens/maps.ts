@@ -24,3 +24,13 @@ export function edgesLens({ data }: Raster, planes: Planes, out: Uint8ClampedArr
     out[p + 3] = data[p + 3]
   }
 }
+
+/** How busy each place is: the more edges lie nearby, the lighter. */
+export function detailLens({ width, data }: Raster, planes: Planes, out: Uint8ClampedArray): void {
+  const { detail } = edgeMaps(planes)
+  for (let i = 0, p = 0; i < data.length / 4; i++, p += 4) {
+    const busy = detail.data[((i / width) >> 1) * detail.width + ((i % width) >> 1)]
+    out[p] = out[p + 1] = out[p + 2] = greyOf(12 + 88 * Math.min(1, 2.5 * busy))
+    out[p + 3] = data[p + 3]
+  }
+}

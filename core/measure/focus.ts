@@ -119,6 +119,18 @@ export function attentionShare({ width, height, data }: Attention['map'], area: 
   return total === 0 ? 0 : inside / total
 }
 
+/** How strongly each place pulls the eye: the most of the attention map within a small reach of it, 0–1. */
+export function pullsOf(points: readonly { readonly x: number, readonly y: number }[], { map: { width, height, data } }: Attention): number[] {
+  const reach = Math.ceil(0.03 * Math.hypot(width, height))
+  return points.map(({ x, y }) => {
+    let most = 0
+    for (let py = Math.max(0, Math.floor(y * height) - reach); py <= Math.min(height - 1, Math.floor(y * height) + reach); py++) {
+      for (let px = Math.max(0, Math.floor(x * width) - reach); px <= Math.min(width - 1, Math.floor(x * width) + reach); px++) most = Math.max(most, data[py * width + px])
+    }
+    return most
+  })
+}
+
 export function measureFocus(planes: Planes, area: Area | null, attention: Attention = attentionOf(planes)): Measured<FocusSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const found = peaksOf(attention)

@@ -96,9 +96,30 @@ test('an area drawn with keys alone', async ({ page }) => {
   await page.getByLabel('What is it?').fill('the square')
   await page.keyboard.press('Enter')
   await saved(page)
+  await page.getByRole('button', { name: 'reshape the square' }).click()
+  for (const key of ['ArrowRight', 'ArrowRight', 'ArrowDown']) await page.keyboard.press(key)
+  await page.getByRole('button', { name: 'keep the shape of the square' }).click()
+  await saved(page)
   const connection = await database()
-  await expect.poll(async () => (await connection.query<RowDataPacket[]>('SELECT shape FROM areas WHERE submission_id = ?', [id]))[0][0]?.shape.points.map((p: number[]) => p.map(v => Math.round(100 * v)))).toEqual([[40, 50], [60, 50], [60, 70], [40, 70]])
+  await expect.poll(async () => (await connection.query<RowDataPacket[]>('SELECT shape FROM areas WHERE submission_id = ?', [id]))[0][0]?.shape.points.map((p: number[]) => p.map(v => Math.round(100 * v)))).toEqual([[42, 51], [62, 51], [62, 71], [42, 71]])
   await connection.end()
+})
+
+/** What was planted in each demo picture (demo/manifest.ts), and the sentence that must name it. */
+const PLANTED = [
+  ['1/values', 'value.range', 'The range is narrow'], ['1/values', 'value.separation', 'The ferry merges with its surroundings'],
+  ['3/values', 'value.black', 'Flat black fills'], ['6/harmony', 'harmony.proportion', 'No colour leads'], ['7/harmony', 'harmony.saturation', 'misses an accent'],
+  ['8/focus', 'focus.intended', 'the upper right is before it'], ['9/temperature', 'temperature.light', 'Light and dark have the same temperature'],
+  ['9/light', 'light.leaves.ochre', 'Ochre leaves the light'], ['8/edges', 'edges.falloff', 'sharpest at the focus']
+] as const
+
+test('every planted fault is named where it belongs', async ({ page }) => {
+  for (const [where, reading, sentence] of PLANTED) {
+    await page.goto(`/bench/${where}`)
+    await expect(page.locator(`[data-reading="${reading}"]`).first(), where).toContainText(sentence)
+  }
+  await page.goto('/bench/10/values')
+  await expect(page.getByText('of the file is transparent and left out of every number')).toBeVisible()
 })
 
 test('light: materials picked in the light and in the shadow, the one of another light named with its colour', async ({ page }) => {

@@ -11,6 +11,14 @@ const focus = computed(() => (bench.report && isMeasured(bench.report.focus) ? b
 /** Peaks at one place are one rival: its strongest says why. */
 const rivals = computed(() => (focus.value?.competitors ?? []).filter((p, i, all) => all.findIndex(q => placeWords(q) === placeWords(p)) === i))
 const route = useAsked(() => { const { stops } = bench.notes; return stops.length ? w => w.route(stops) : null })
+/** Whites and vivid places in the order they pull the eye, whatever their size. */
+const spots = computed(() => [...(focus.value?.whites ?? []), ...(focus.value?.vivid ?? [])].map(({ x, y }) => ({ x, y })))
+const pulls = useAsked(() => { const places = spots.value; return places.length ? w => w.pulls(places) : null })
+function byPull<T>(list: readonly T[], from: number): T[] {
+  const pull = (i: number): number => pulls.value?.[from + i] ?? 0
+  return list.map((spot, i) => ({ spot, at: pull(i) })).sort((p, q) => q.at - p.at).map(({ spot }) => spot)
+}
+const whites = computed(() => byPull(focus.value?.whites ?? [], 0)), vivid = computed(() => byPull(focus.value?.vivid ?? [], focus.value?.whites.length ?? 0))
 const point = (list: readonly { x: number, y: number }[]) => { bench.points = list.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) })) }
 
 async function addStop() {
@@ -34,13 +42,13 @@ function distance(p: { x: number, y: number }): string {
       <h3>What competes with it <button class="word-link" @click="point(rivals)">show where</button></h3>
       <ol><li v-for="(p, i) in rivals" :key="i">{{ capital(placeWords(p)) }}: {{ causeWords(p) }}, {{ Math.round(100 * p.strength) }} % of the first pull</li></ol>
     </div>
-    <div v-if="focus?.whites.length" class="list">
-      <h3>Whites <button class="word-link" @click="point(focus.whites)">show where</button></h3>
-      <ol><li v-for="(p, i) in focus.whites.slice(0, 4)" :key="i">{{ placeWords(p) }}, {{ (100 * p.share).toFixed(1) }} %{{ distance(p) }}</li></ol>
+    <div v-if="whites.length" class="list">
+      <h3>Whites, by pull <button class="word-link" @click="point(whites)">show where</button></h3>
+      <ol><li v-for="(p, i) in whites.slice(0, 4)" :key="i">{{ placeWords(p) }}, {{ (100 * p.share).toFixed(1) }} %{{ distance(p) }}</li></ol>
     </div>
-    <div v-if="focus?.vivid.length" class="list">
-      <h3>Strongest colour <button class="word-link" @click="point(focus.vivid)">show where</button></h3>
-      <ol><li v-for="(p, i) in focus.vivid.slice(0, 4)" :key="i">{{ placeWords(p) }}, {{ (100 * p.share).toFixed(1) }} %{{ distance(p) }}</li></ol>
+    <div v-if="vivid.length" class="list">
+      <h3>Strongest colour, by pull <button class="word-link" @click="point(vivid)">show where</button></h3>
+      <ol><li v-for="(p, i) in vivid.slice(0, 4)" :key="i">{{ placeWords(p) }}, {{ (100 * p.share).toFixed(1) }} %{{ distance(p) }}</li></ol>
     </div>
     <div class="list">
       <h3>Stops of the route</h3>
