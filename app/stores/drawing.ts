@@ -1,5 +1,5 @@
 /** What is being drawn on the wall, and for what: an area, the focus, a stop of the route, or one picked point. */
-import type { ShallowRef } from 'vue'
+import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Area } from '~~/core/picture/area'
 import type { Point } from '~~/shared/notes'
 

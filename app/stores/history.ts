@@ -1,4 +1,6 @@
 /** Undo and redo of what is kept on the server: each step knows how to take itself back. */
+import { computed, shallowRef, type Ref } from 'vue'
+
 export interface Step { readonly redo: () => Promise<unknown>, readonly undo: () => Promise<unknown> }
 
 export interface History {
