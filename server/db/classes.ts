@@ -54,3 +54,8 @@ export async function findRubric(db: Db, classId: number): Promise<Quality[]> {
 export async function insertRubric(db: Db, classId: number, qualities: readonly Quality[]): Promise<void> {
   await db.execute('INSERT INTO rubrics (class_id, qualities) VALUES (?, ?)', [classId, JSON.stringify(qualities)])
 }
+
+export async function instructorName(db: Db, classId: number): Promise<string> {
+  const [rows] = await db.execute<Row[]>('SELECT a.name FROM classes c JOIN accounts a ON a.id = c.instructor_id WHERE c.id = ?', [classId])
+  return (rows[0]?.name as string | undefined) ?? ''
+}

@@ -41,6 +41,7 @@ const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/submissions/1/question', who: 'learner', body: { question: 'Which blue?' } },
   { method: 'PUT', path: '/submissions/1/answer', who: 'instructor', body: { answer: 'The cooler one.' } },
   { method: 'GET', path: '/outbox', who: 'account' },
+  { method: 'GET', path: '/submissions/1/export/report.json', who: 'account' },
   { method: 'POST', path: '/submissions/1/time', who: 'instructor', body: { seconds: 5 } },
   { method: 'PUT', path: '/submissions/1/notes', who: 'instructor', body: { about: 'x' } },
   { method: 'GET', path: '/assignments', who: 'account' },

@@ -41,3 +41,15 @@ it('and both were told, in order, nobody else', async () => {
   expect((await subjects(tamsin)).filter(s => s.includes('Weir') && s.includes('asks'))).toEqual(['Rosa Field asks about “Weir in March”'])
   expect((await subjects(await Person.signedIn('bram'))).filter(s => s.includes('Weir'))).toEqual([])
 })
+
+it('a piece is taken away as report, palette and annotations; the learner\'s annotations only once released', async () => {
+  const ask = (person: Person, name: string, piece = id): Promise<Response> => person.fetch(`/submissions/${piece}/export/${name}`)
+  await rosa.measured(id)
+  const palette = await ask(rosa, 'palette.gpl')
+  expect(palette.headers.get('content-disposition')).toBe('attachment; filename="weir-in-march-palette.gpl"')
+  expect(await palette.text()).toMatch(/^GIMP Palette\nName: Weir in March\n/)
+  expect(await (await ask(tamsin, 'report.json')).json()).toMatchObject({ wheel: 'painter', picture: { width: 80, height: 60 } })
+  expect(await (await ask(rosa, 'annotations.json')).json()).toMatchObject({ type: 'AnnotationPage', items: [{ creator: { name: 'Tamsin Vane' }, body: [{ value: 'V1' }, { value: 'Flat in the middle' }] }] })
+  expect((await ask(await Person.signedIn('ada'), 'annotations.json', 1)).status).toBe(404)
+  expect((await ask(tamsin, 'layers.psd')).status).toBe(404)
+})

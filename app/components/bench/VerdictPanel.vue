@@ -80,6 +80,7 @@ async function release() {
     <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
     <ScorePanel v-if="scoring" />
     <v-btn v-if="!bench.released" variant="flat" color="primary" @click="asking = true">Release to {{ bench.submission!.learner.name }}</v-btn>
+    <p class="quiet-text">Take away: <a v-for="[name, words] in EXPORT_LINKS" :key="name" :href="`/api/submissions/${bench.submission!.id}/export/${name}`" download class="away">{{ words }}</a></p>
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>
         <div class="ask">
@@ -108,6 +109,7 @@ async function release() {
 .corrections b { font-family: var(--sans); font-size: 12px; margin-right: 4px; }
 .back { display: grid; gap: 8px; justify-items: start; }
 .back > .v-input { width: 100%; }
+.away { margin-right: 12px; }
 .exercise { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .quiet-text { color: var(--panel-quiet); }
 .ask { padding: 20px 24px; display: grid; gap: 12px; }

@@ -82,6 +82,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         <p class="quiet">{{ score.sum }} of {{ score.most }}, over what was scored.</p>
         <ul class="score"><li v-for="q in critique.score.qualities.filter(k => critique!.score!.scores[k.key] !== undefined)" :key="q.key"><span>{{ q.title }}</span><b>{{ critique.score.scores[q.key] === 'not-applicable' ? '–' : critique.score.scores[q.key] }}</b></li></ul>
       </section>
+      <p class="quiet">Take away: <a v-for="[name, words] in EXPORT_LINKS" :key="name" :href="`/api/submissions/${id}/export/${name}`" download class="away">{{ words }}</a></p>
       <section v-if="critique.assignment" aria-label="Exercise">
         <h2>Exercise: {{ EXERCISES[critique.assignment.exercise].title }}</h2>
         <p class="words">{{ EXERCISES[critique.assignment.exercise].trains }}.</p>
@@ -101,6 +102,7 @@ li.chosen { background: #e5e5e5; }
 
 .ask { display: grid; gap: 8px; justify-items: start; }
 .ask > .v-input { width: 100%; }
+.away { margin-right: 12px; }
 .score { list-style: none; padding: 0; }
 .score li { display: flex; justify-content: space-between; padding: 2px 0; margin: 0; }
 .tag { background: #111; color: #f3f3f3; font-size: 12px; font-weight: 600; padding: 0 6px; height: 20px; line-height: 20px; margin-top: 2px; }
