@@ -37,6 +37,13 @@ const SHOTS: readonly Shot[] = [
   } },
   { file: 'bench-verdict', who: 'tamsin', path: '/bench/1/verdict', ready: '.corrections' },
   { file: 'standards', who: 'tamsin', path: '/bench/2/values', ready: '[data-reading="value.range"]', then: page => page.getByRole('button', { name: 'standards', exact: true }).click() },
+  { file: 'bench-trial', who: 'tamsin', path: '/bench/1/values', ready: '[data-reading="value.separation"]', then: async (page) => {
+    await page.getByRole('button', { name: 'V1', exact: true }).click()
+    await page.getByRole('button', { name: 'try it' }).click()
+    await page.getByRole('slider', { name: 'lower the value, lift it' }).fill('-20')
+    await page.getByText('The target is reached').waitFor()
+    await page.locator('canvas[data-tried="1"]').waitFor()
+  } },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
   { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag' },
   { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
