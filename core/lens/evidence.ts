@@ -2,7 +2,7 @@
 import { hueHistogram } from '../measure/hues'
 import { splitFamilies } from '../measure/families'
 import { insideScheme } from '../measure/scheme'
-import { nearBlackMask, nearWhiteMask } from '../measure/value'
+import { NEAR_BLACK, NEAR_WHITE } from '../measure/value'
 import { fitToGamut } from '../colour/gamut'
 import { convertLinearToByte } from '../colour/srgb'
 import type { Planes } from '../picture/planes'
@@ -12,27 +12,30 @@ import type { SectorScheme } from '../wheel/schemes'
 import { anchorAt } from '../wheel/wheel'
 import { ALPHA, SUNK_WORDS, WORDS_PER_VALUE } from './tones'
 
-/** Keeps the pixels where `meant` is 1. */
-function keep({ data }: Raster, { value }: Planes, out: Uint8ClampedArray, meant: Uint8Array): void {
-  const from = wordsOf(data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE
+export function nearBlackLens({ data }: Raster, { value, chroma }: Planes, out: Uint8ClampedArray): void {
+  const from = wordsOf(data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE, bound = NEAR_BLACK
   for (let i = 0; i < to.length; i++) {
-    const word = from[i]
-    to[i] = meant[i] === 1 ? word : sunk[(value[i] * steps + 0.5) | 0] | (word & alpha)
+    const word = from[i], v = value[i]
+    to[i] = v < bound.value && chroma[i] < bound.chroma ? word : sunk[(v * steps + 0.5) | 0] | (word & alpha)
   }
 }
 
-export const nearBlackLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void => keep(raster, planes, out, nearBlackMask(planes))
-export const nearWhiteLens = (raster: Raster, planes: Planes, out: Uint8ClampedArray): void => keep(raster, planes, out, nearWhiteMask(planes))
+export function nearWhiteLens({ data }: Raster, { value, chroma }: Planes, out: Uint8ClampedArray): void {
+  const from = wordsOf(data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE, bound = NEAR_WHITE
+  for (let i = 0; i < to.length; i++) {
+    const word = from[i], v = value[i]
+    to[i] = v > bound.value && chroma[i] < bound.chroma ? word : sunk[(v * steps + 0.5) | 0] | (word & alpha)
+  }
+}
 
 /** What leaves the scheme, in its own colour. */
 export function offSchemeLens(wheel: WheelName, scheme: SectorScheme, rotation: number, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
-  const { bins } = hueHistogram(raster, planes, wheel), inside = insideScheme(scheme, rotation)
-  const meant = new Uint8Array(bins.length)
-  for (let i = 0; i < bins.length; i++) {
-    const bin = bins[i]
-    if (bin >= 0) meant[i] = 1 - inside[bin]
+  const { bins } = hueHistogram(raster, planes, wheel), inside = insideScheme(scheme, rotation), { value } = planes
+  const from = wordsOf(raster.data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE
+  for (let i = 0; i < to.length; i++) {
+    const word = from[i], bin = bins[i]
+    to[i] = bin >= 0 && inside[bin] === 0 ? word : sunk[(value[i] * steps + 0.5) | 0] | (word & alpha)
   }
-  keep(raster, planes, out, meant)
 }
 
 /** Each colour family flat, in the full-strength colour of its place on the wheel. */

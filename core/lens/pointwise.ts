@@ -53,9 +53,9 @@ export function mirrorLens({ width, height, data }: Raster, out: Uint8ClampedArr
   for (let y = 0; y < height; y++) for (let x = 0, i = y * width, j = i + width - 1; x < width; x++, i++, j--) to[i] = from[j]
 }
 
-const LEANS = 64
+const LEANS = 32
 /**
- * Pixel words by lean (−64 cool … 64 warm) and value (0 … 100): warm as orange, cool as blue, on the
+ * Pixel words by lean (−32 cool … 32 warm) and value (0 … 100): warm as orange, cool as blue, on the
  * picture's own values at a third of their contrast. The sign reads without hue too: warm is lighter.
  */
 const LEAN_WORDS = Int32Array.from({ length: (2 * LEANS + 1) * 101 }, (_, i) => {

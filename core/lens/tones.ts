@@ -19,9 +19,10 @@ export const ALPHA = 0xff000000 | 0
 
 const greyWord = (byte: number): number => byte | (byte << 8) | (byte << 16)
 
-/** Entries of the tables below for one L*. */
-export const WORDS_PER_VALUE = 100
-/** Grey pixels without their alpha: entry `value × 100`, rounded. Loops hold the table in a local. */
-export const GREY_WORDS = Int32Array.from(GREY_OF_VALUE, greyWord)
+/** Entries of the tables below for one L*: a byte of grey is a quarter of one, and a small table stays in the nearest cache. */
+export const WORDS_PER_VALUE = 20
+const wordsFor = (grey: (value: number) => number): Int32Array => Int32Array.from({ length: 100 * WORDS_PER_VALUE + 2 }, (_, i) => greyWord(grey(i / WORDS_PER_VALUE)))
+/** Grey pixels without their alpha: entry `value × WORDS_PER_VALUE`, rounded. Loops hold the table in a local. */
+export const GREY_WORDS = wordsFor(greyOf)
 /** The same sunk. */
-export const SUNK_WORDS = Int32Array.from({ length: 10002 }, (_, i) => greyWord(sunkGrey(i / 100)))
+export const SUNK_WORDS = wordsFor(sunkGrey)

@@ -13,7 +13,18 @@ import { notMeasurable, type Measured, type TemperatureSection } from './report'
 export const TEMPERATURE_PER_AXIS = (100 / 0.2) * Math.SQRT1_2
 
 /** Mean temperature of the whole picture: what relative temperature is measured against. */
-export function sceneTemperature({ a, b, mask, count }: Planes): number {
+export function sceneTemperature(planes: Planes): number {
+  const known = scenes.get(planes)
+  if (known !== undefined) return known
+  const scene = meanTemperature(planes)
+  scenes.set(planes, scene)
+  return scene
+}
+
+/** Kept as long as the planes they are of: the lens and every area ask for the same one. */
+const scenes = new WeakMap<Planes, number>()
+
+function meanTemperature({ a, b, mask, count }: Planes): number {
   const perAxis = TEMPERATURE_PER_AXIS
   let sum = 0
   for (let i = 0; i < mask.length; i++) {
