@@ -20,7 +20,7 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
     <span v-if="!bench.released" class="meta" data-test="clock" :title="away ? 'paused while you are away' : 'time worked on this piece'">{{ minutes }} of {{ bench.submission!.budgetMinutes }} min{{ away ? ', paused' : '' }}</span>
     <span class="meta" role="status">{{ bench.released ? 'released' : SAID[bench.saving] }}</span>
     <NuxtLink v-if="!bench.released" :to="`/bench/${bench.submission!.id}/verdict`" replace class="release">Release</NuxtLink>
-    <StandardsDialog v-model="standards" :class-id="bench.submission!.classId" :class-name="bench.submission!.className" @changed="bench.refreshCritique()" />
+    <LazyStandardsDialog v-if="standards" v-model="standards" :class-id="bench.submission!.classId" :class-name="bench.submission!.className" @changed="bench.refreshCritique()" />
   </header>
 </template>
 

@@ -19,7 +19,7 @@ watch(open, async (now) => {
   } catch (error) {
     problem.value = messageOf(error)
   }
-})
+}, { immediate: true })
 async function keep(next: HouseStandards | null) {
   try {
     const checked = next && standardsSchema.safeParse(next)

@@ -89,6 +89,7 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
 </script>
 
 <template>
+  <!-- Each station's panel is fetched when it is gone to: a wall of values need not wait for the charts of harmony. -->
   <p v-if="problem" role="alert" class="alone">{{ problem }} <NuxtLink to="/desk">Back to the desk</NuxtLink></p>
   <p v-else-if="!loaded" role="status" class="alone">Bringing the piece to the bench …</p>
   <div v-else class="bench">
@@ -108,32 +109,32 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
         <h2>Trying {{ tagOf(tried) }}</h2>
         <p class="words">{{ tried.what }}</p>
         <button class="word-link" @click="bench.trying = null">back to {{ plan.name }}</button>
-        <TrialPanel :key="tried.id" :correction="tried" />
+        <LazyTrialPanel :key="tried.id" :correction="tried" />
       </template>
       <h2 v-else>{{ plan.name }}</h2>
       <p v-if="bench.problem" role="alert" class="problem">{{ bench.problem }}</p>
       <template v-if="tried" />
-      <template v-else-if="bench.station === 'verdict'"><VerdictPanel /></template>
+      <template v-else-if="bench.station === 'verdict'"><LazyVerdictPanel /></template>
       <template v-else-if="bench.report">
-        <FirstLookPanel v-if="bench.station === 'first-look'" />
+        <LazyFirstLookPanel v-if="bench.station === 'first-look'" />
         <p v-if="bench.station === 'focus' && bench.submission!.about" class="about">About: {{ bench.submission!.about }}.</p>
-        <HarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel">
+        <LazyHarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel">
           <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="toExercise" />
-        </HarmonyInstrument>
-        <TemperaturePanel v-if="bench.station === 'temperature'" />
-        <LightPanel v-if="bench.station === 'light'" />
+        </LazyHarmonyInstrument>
+        <LazyTemperaturePanel v-if="bench.station === 'temperature'" />
+        <LazyLightPanel v-if="bench.station === 'light'" />
         <AreaPanel v-if="bench.station !== 'first-look' && bench.station !== 'light' && bench.station !== 'harmony'" @exercise="toExercise" />
         <template v-if="bench.station !== 'harmony'"><ReadingItem v-for="r in readings" :key="r.id" :reading="r" :area="r.station === 'focus' ? bench.focusArea?.area : null" @exercise="toExercise" /></template>
-        <ValuesPanel v-if="bench.station === 'values'" @exercise="toExercise" />
-        <FocusPanel v-if="bench.station === 'focus'" />
-        <EdgesPanel v-if="bench.station === 'edges'" />
+        <LazyValuesPanel v-if="bench.station === 'values'" @exercise="toExercise" />
+        <LazyFocusPanel v-if="bench.station === 'focus'" />
+        <LazyEdgesPanel v-if="bench.station === 'edges'" />
       </template>
       <p v-else-if="bench.submission!.measurement.state === 'failed'" role="alert">
         {{ bench.submission!.measurement.reason }} <button class="word-link" @click="bench.measureAgain()">Try again</button>
       </p>
       <div v-else role="status" class="measuring"><p>Being measured …</p><i /><i /><i /></div>
     </main>
-    <KeyList v-model="help" />
+    <LazyKeyList v-if="help" v-model="help" />
   </div>
 </template>
 
