@@ -9,7 +9,8 @@ import { insertAccount } from '../server/db/accounts'
 import { insertClass, insertEnrolment } from '../server/db/classes'
 import { db } from '../server/db/pool'
 import { listAssignments } from '../server/services/assignments'
-import { addArea, addCorrection, assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critiques'
+import { addArea, addCorrection } from '../server/services/corrections'
+import { assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critiques'
 import { handIn } from '../server/services/handing-in'
 import { measuringDone } from '../server/services/measuring'
 import { hashPassword } from '../server/services/passwords'
@@ -43,7 +44,7 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   for (const piece of PIECES) if (piece.key !== 'buoys') ids.set(piece.key, await bring(piece))
   await measuringDone()
   await markFerry(instructor, ids.get('ferry')!)
-  await addArea(instructor, ids.get('regatta')!, FOCUS_NAME, REGATTA_FOCUS)
+  await addArea(instructor, ids.get('regatta')!, { name: FOCUS_NAME, area: REGATTA_FOCUS })
   await changeNotes(instructor, ids.get('pots')!, { pairs: POTS.map(({ name, lit, shadow }) => ({ name, lit: middleOf(lit), shadow: middleOf(shadow) })) })
   await releaseSteps(instructor, ids.get('steps')!, now)
   const [assignment] = await listAssignments(learners.get('ada')!)
@@ -60,7 +61,7 @@ const mark = (instructor: Account, id: number, draft: CorrectionDraft): Promise<
 
 /** A critique begun: one area, one correction. */
 async function markFerry(instructor: Account, id: number): Promise<void> {
-  await addArea(instructor, id, 'the ferry', FERRY)
+  await addArea(instructor, id, { name: 'the ferry', area: FERRY })
   await mark(instructor, id, {
     station: 'values', area: FERRY, readingId: 'value.separation',
     reason: 'The ferry merges with its surroundings.',

@@ -3,6 +3,7 @@ import { STATIONS, type Station } from '../core/critique/reading'
 import type { Target } from '../core/critique/target'
 import { EXERCISE_KEYS } from '../core/exercise'
 import { areaSchema } from './area'
+import { markSchema } from './mark'
 import { notesSchema } from './notes'
 import { sectorSchemeSchema } from './scheme'
 import { rubricSchema, scoredSchema } from './score'
@@ -31,7 +32,10 @@ const words = z.string().trim().max(2000)
 /** A correction as the instructor writes it. */
 export const correctionInputSchema = z.object({
   station: stationSchema,
+  /** Where it is measured; null for the picture as a whole. */
   area: areaSchema.nullable(),
+  /** How it is marked when the area itself is not the mark. */
+  mark: markSchema.nullable().default(null),
   /** The reading it came from, and its sentence as measured then: the reason must not change under it. */
   readingId: z.string().max(80).nullable(),
   reason: words,
@@ -45,6 +49,9 @@ export type CorrectionInput = z.infer<typeof correctionInputSchema>
 /** A correction as it is begun: what is left out has its default. */
 export type CorrectionDraft = z.input<typeof correctionInputSchema>
 
+/** A change says what it was written over: when that is no longer what is kept, another window was first. */
+export const correctionChangeSchema = correctionInputSchema.extend({ over: correctionInputSchema })
+
 export const correctionSchema = correctionInputSchema.extend({ id: z.int(), order: z.int().positive() })
 export type Correction = z.infer<typeof correctionSchema>
 
@@ -52,6 +59,7 @@ export type Correction = z.infer<typeof correctionSchema>
 export const FOCUS_NAME = 'the focus'
 
 export const areaInputSchema = z.object({ name: z.string().trim().min(1, 'The area needs a name.').max(60), area: areaSchema })
+export const areaChangeSchema = areaInputSchema.extend({ over: areaInputSchema })
 export const namedAreaSchema = areaInputSchema.extend({ id: z.int() })
 export type MarkedArea = z.infer<typeof namedAreaSchema>
 

@@ -32,7 +32,9 @@ export type Notes = z.infer<typeof notesSchema>
 export const NO_NOTES: Notes = notesSchema.parse({})
 
 /** Some of the notes: what is not sent stays as it is. */
-export const notesChangeSchema = z.object(Object.fromEntries(
+const someNotesSchema = z.object(Object.fromEntries(
   Object.entries(notesSchema.shape).map(([name, schema]) => [name, schema.unwrap().optional()])
 ) as { [K in keyof typeof notesSchema.shape]: z.ZodOptional<ReturnType<(typeof notesSchema.shape)[K]['unwrap']>> })
+/** With what they were written over. */
+export const notesChangeSchema = someNotesSchema.extend({ over: someNotesSchema.optional() })
 export type NotesChange = z.infer<typeof notesChangeSchema>

@@ -18,5 +18,8 @@ export const scoredSchema = z.object({ qualities: rubricSchema, scores: z.record
   .refine(s => Object.keys(s.scores).every(key => s.qualities.some(q => q.key === key)), 'A score belongs to no quality.')
 export type Scored = z.infer<typeof scoredSchema>
 
+/** Null for words only; with the score it was written over. */
+export const scoreChangeSchema = z.object({ score: scoredSchema.nullable(), over: scoredSchema.nullable() })
+
 /** Seconds worked since the last report; more than two minutes at once was not work. */
 export const timeSchema = z.object({ seconds: z.int().min(1).max(120) })

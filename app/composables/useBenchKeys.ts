@@ -7,7 +7,7 @@ export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
   ['.', 'next station'], [',', 'station before'], ['n', 'next piece that waits'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
   ['+  −', 'closer, farther (or the wheel)'], ['f', 'as large as fits'], ['s', 'as a stamp'], ['d', 'from across the room'], ['x', 'mirrored'],
   ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['v', 'reference: off, beside, under (then hold space)'],
-  ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['arrows', 'move the picture; while drawing, the cross (space sets it down, Enter closes); while reshaping, the area (+ − grow it)'], ['m', 'mark a correction'],
+  ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['arrows', 'move the picture; while drawing, the cross (space sets it down, Enter closes); while reshaping, the area (+ − grow it)'], ['m', 'mark a correction'], ['i  k  j', 'mark it by a point, a stroke, an arrow'],
   ['u', 'undo'], ['y', 'do again'], ['Esc', 'drop what is being drawn'], ['?', 'this list']
 ]
 
@@ -40,7 +40,7 @@ export function useBenchKeys(): { readonly help: Ref<boolean> } {
   const working: Readonly<Record<string, () => void>> = {
     a: () => void drawFor(bench, 'lasso'), b: () => void drawFor(bench, 'rectangle'), p: () => void drawFor(bench, 'polygon'),
     u: () => void bench.undo(), y: () => void bench.redo(),
-    m: () => { bench.draft = { station: bench.station, area: bench.sketch, readingId: null, reason: '', what: '', todo: '', target: null } }
+    m: () => beginCorrection(bench), i: () => void markBy(bench, 'point'), k: () => void markBy(bench, 'stroke'), j: () => void markBy(bench, 'arrow')
   }
 
   useEventListener('keydown', (event: KeyboardEvent) => {

@@ -1,6 +1,7 @@
 /** The hand on the wall: boxes, corner-by-corner areas, lassos and picked points, in fractions of the picture. */
 import { simplify } from '~~/core/picture/simplify'
 import type { Area, FractionPoint } from '~~/core/picture/area'
+import type { StrokePoint } from '~~/core/picture/stroke'
 import type { Point } from '~~/shared/notes'
 
 /** A box or lasso smaller than this share of the picture is a slip of the hand. */
@@ -9,8 +10,9 @@ const LEAST = 0.004
 const TOLERANCE = 0.003
 
 export interface DrawingHand {
-  readonly press: (at: Point) => void
-  readonly move: (at: Point) => void
+  /** @param pressure 0–1, 0.5 where the hand has none to tell. */
+  readonly press: (at: Point, pressure?: number) => void
+  readonly move: (at: Point, pressure?: number) => void
   readonly lift: () => void
   /** Closes a corner-by-corner area. */
   readonly close: () => void
@@ -18,6 +20,12 @@ export interface DrawingHand {
 }
 
 const clamp = (v: number): number => Math.min(1, Math.max(0, v))
+/** Points of a stroke at most: a long one is kept with every second, third … of its places, and always its last. */
+const MOST = 250
+function thinned(points: readonly StrokePoint[]): StrokePoint[] {
+  const every = Math.ceil(points.length / MOST)
+  return points.filter((_, i) => i % every === 0 || i === points.length - 1)
+}
 const polygon = (points: readonly FractionPoint[]): Area => ({ kind: 'polygon', points })
 
 /** @param near whether two places are one to the hand: the first corner, clicked again, closes the area. */
@@ -25,6 +33,7 @@ export function useDrawing(near: (a: Point, b: Point) => boolean): DrawingHand {
   const bench = useBenchStore()
   let start: Point | null = null
   let line: FractionPoint[] = []
+  let stroke: StrokePoint[] = []
   watch(() => bench.tool, () => {
     start = null
     line = []
@@ -41,7 +50,7 @@ export function useDrawing(near: (a: Point, b: Point) => boolean): DrawingHand {
     else bench.sketch = null
   }
   return {
-    press(raw) {
+    press(raw, pressure = 0.5) {
       const at = { x: clamp(raw.x), y: clamp(raw.y) }
       if (bench.tool === 'point') bench.finishDrawing(at)
       else if (bench.tool === 'polygon') {
@@ -52,13 +61,19 @@ export function useDrawing(near: (a: Point, b: Point) => boolean): DrawingHand {
       } else if (bench.tool) {
         start = at
         line = [[at.x, at.y]]
+        stroke = [[at.x, at.y, pressure]]
       }
     },
-    move(raw) {
+    move(raw, pressure = 0.5) {
       const at = { x: clamp(raw.x), y: clamp(raw.y) }
       if (bench.tool === 'polygon' && line.length > 0) bench.sketch = polygon([...line, [at.x, at.y]])
       if (!start) return
       if (bench.tool === 'rectangle') boxTo(at)
+      else if (bench.tool === 'arrow') bench.marking = { kind: 'arrow', from: [start.x, start.y], to: [at.x, at.y] }
+      else if (bench.tool === 'stroke') {
+        stroke.push([at.x, at.y, pressure])
+        bench.marking = { kind: 'stroke', points: thinned(stroke) }
+      }
       else if (bench.tool === 'lasso') {
         line.push([at.x, at.y])
         if (line.length >= 3) bench.sketch = polygon(line.slice())
@@ -68,7 +83,9 @@ export function useDrawing(near: (a: Point, b: Point) => boolean): DrawingHand {
       if (!start) return
       start = null
       if (bench.tool === 'lasso') close()
-      else if (bench.sketch) bench.finishDrawing(bench.sketch)
+      else if (bench.tool === 'stroke' || bench.tool === 'arrow') {
+        if (bench.marking) bench.finishDrawing(bench.marking)
+      } else if (bench.sketch) bench.finishDrawing(bench.sketch)
     },
     close: () => { if (bench.tool === 'polygon') close() },
     takeBack() {

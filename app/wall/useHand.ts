@@ -4,6 +4,9 @@ import type { Point } from '~~/shared/notes'
 import type { DrawingHand } from './useDrawing'
 import { zoomAbout, type WallFrame } from './frame'
 
+/** A pen tells how hard it presses; a mouse and a finger do not. */
+const pressureOf = ({ pointerType, pressure }: PointerEvent): number => (pointerType === 'pen' && pressure > 0 ? pressure : 0.5)
+
 type Pointed = Konva.KonvaEventObject<PointerEvent>
 
 /** @param middle the wall point at which the picture's middle hangs before it is moved. */
@@ -24,12 +27,12 @@ export function useHand(frame: Readonly<Ref<WallFrame>>, middle: () => readonly 
     press(event: Pointed) {
       const at = placeOf(event)
       down.set(event.evt.pointerId, at)
-      if (bench.tool && down.size === 1) drawing.press(frame.value.toPicture(...at))
+      if (bench.tool && down.size === 1) drawing.press(frame.value.toPicture(...at), pressureOf(event.evt))
     },
     move(event: Pointed) {
       const at = placeOf(event), before = down.get(event.evt.pointerId), on = frame.value.toPicture(...at)
       point(on.x >= 0 && on.x < 1 && on.y >= 0 && on.y < 1 ? on : null)
-      if (bench.tool && down.size < 2) return drawing.move(on)
+      if (bench.tool && down.size < 2) return drawing.move(on, pressureOf(event.evt))
       if (!before || bench.reshaping) return
       const others = [...down.entries()].filter(([id]) => id !== event.evt.pointerId).map(([, place]) => place)
       if (others.length === 1) pinch([before, others[0]!], [at, others[0]!])

@@ -41,7 +41,7 @@ export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) 
       event.stopImmediatePropagation()
       // A line by hand needs a hand: by keys it goes corner by corner.
       if (bench.tool === 'lasso') bench.tool = 'polygon'
-      if (bench.tool === 'rectangle' && begun) drawing.lift()
+      if (bench.tool !== 'polygon' && bench.tool !== 'point' && begun) drawing.lift()
       else drawing.press(cross.value)
       begun = !begun
     }

@@ -27,7 +27,7 @@ import { coarsen } from '~~/core/picture/distribution'
 import { planesOf, type Planes } from '~~/core/picture/planes'
 import { diagonalOf, type Raster } from '~~/core/picture/raster'
 import { fitWithin, reduceTo } from '~~/core/picture/resample'
-import { applyTrial } from '~~/core/trial/apply'
+import { applyTrials } from '~~/core/trial/apply'
 import { effectNumbers } from '~~/core/trial/effect'
 import { describeColour } from '~~/core/wheel/describe'
 import type { WheelName } from '~~/core/wheel/steps'
@@ -158,18 +158,14 @@ const worker: PictureWorker = {
   framings: async () => readFramings(picture().raster),
 
   async tried(trials, quick) {
-    let { raster, planes } = picture()
-    for (const [i, { trial, area }] of trials.entries()) {
-      raster = applyTrial(trial, area, raster, planes, quick)
-      if (i < trials.length - 1) planes = planesOf(raster)
-    }
-    const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(raster.data), raster.width, raster.height))
+    const { width, height, data } = applyTrials(trials, picture().raster, quick)
+    const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(data), width, height))
     return transfer(bitmap, [bitmap])
   },
 
-  async effect({ trial, area }, target, wheel) {
+  async effect(trials, subjects, wheel) {
     const { raster, planes } = picture()
-    return trial.operations.length === 0 ? effectNumbers(raster, wheel, area, target, planes) : effectNumbers(applyTrial(trial, area, raster, planes), wheel, area, target)
+    return trials.length === 0 ? effectNumbers(raster, wheel, subjects, planes) : effectNumbers(applyTrials(trials, raster), wheel, subjects)
   },
 
   async lightOf(area) {

@@ -15,9 +15,8 @@ import type { ScatterPoint } from '~~/core/measure/scatter'
 import type { AreaTemperature } from '~~/core/measure/temperature'
 import type { ThumbnailRead } from '~~/core/measure/thumbnail'
 import type { Area } from '~~/core/picture/area'
-import type { EffectNumbers } from '~~/core/trial/effect'
+import type { EffectNumbers, EffectSubject } from '~~/core/trial/effect'
 import type { Trial } from '~~/core/trial/trial'
-import type { Target } from '~~/core/critique/target'
 import type { SectorScheme } from '~~/core/wheel/schemes'
 import type { WheelName } from '~~/core/wheel/steps'
 import type { PickedPair, Point } from '~~/shared/notes'
@@ -66,8 +65,8 @@ export interface PictureWorker {
   framings(): Promise<FramingRead[]>
   /** The picture with trials applied one after the other. @param quick for a hand on a slider. */
   tried(trials: readonly TriedArea[], quick: boolean): Promise<ImageBitmap>
-  /** Readings with one trial applied; with a trial of no operations, as the picture is. */
-  effect(tried: TriedArea, target: Target | null, wheel: WheelName): Promise<EffectNumbers>
+  /** Readings of each subject with the trials applied; without any, as the picture is. */
+  effect(trials: readonly TriedArea[], subjects: readonly EffectSubject[], wheel: WheelName): Promise<EffectNumbers[]>
   /** Mean linear light of an area, for taking a shadow to another colour; null where it holds no pixel. */
   lightOf(area: Area): Promise<readonly [number, number, number] | null>
   referenceValue(): Promise<Measured<ValueSection>>

@@ -36,17 +36,20 @@ export function boundsOf(area: Area): { x: number, y: number, w: number, h: numb
   return { x, y, w: Math.max(...xs) - x, h: Math.max(...ys) - y }
 }
 
+/** Which parts of a line that crosses itself are inside. */
+export type FillRule = 'even-odd' | 'non-zero'
+
 /**
- * Pixels whose centres lie in the area (even–odd rule). An area too small for any centre still
- * holds the pixel it lies in; one wholly outside the picture has no row.
+ * Pixels whose centres lie in the area. An area too small for any centre still holds the pixel it lies in;
+ * one wholly outside the picture has no row.
  */
-export function spansOf(area: Area, width: number, height: number): Spans {
+export function spansOf(area: Area, width: number, height: number, rule: FillRule = 'even-odd'): Spans {
   const points = cornersOf(area).map(([x, y]) => [x * width, y * height] as const)
   const ys = points.map(p => p[1])
   const top = Math.max(0, Math.ceil(Math.min(...ys) - 0.5))
   const bottom = Math.min(height - 1, Math.ceil(Math.max(...ys) - 0.5) - 1)
   const rows: number[][] = []
-  for (let y = top; y <= bottom; y++) rows.push(crossings(points, y + 0.5, width))
+  for (let y = top; y <= bottom; y++) rows.push(crossings(points, y + 0.5, width, rule))
   if (rows.some(row => row.length > 0)) return { width, height, top, rows }
   const cx = Math.floor(points.reduce((sum, p) => sum + p[0], 0) / points.length)
   const cy = Math.floor(points.reduce((sum, p) => sum + p[1], 0) / points.length)
@@ -54,17 +57,21 @@ export function spansOf(area: Area, width: number, height: number): Spans {
   return { width, height, top: cy, rows: [[cx, cx + 1]] }
 }
 
-function crossings(points: readonly (readonly [number, number])[], y: number, width: number): number[] {
-  const xs: number[] = []
+function crossings(points: readonly (readonly [number, number])[], y: number, width: number, rule: FillRule): number[] {
+  const met: { readonly x: number, readonly turn: number }[] = []
   for (let i = 0; i < points.length; i++) {
     const [x0, y0] = points[i], [x1, y1] = points[(i + 1) % points.length]
-    if (y0 <= y !== y1 <= y) xs.push(x0 + ((y - y0) / (y1 - y0)) * (x1 - x0))
+    if (y0 <= y !== y1 <= y) met.push({ x: x0 + ((y - y0) / (y1 - y0)) * (x1 - x0), turn: y1 > y0 ? 1 : -1 })
   }
-  xs.sort((p, q) => p - q)
+  met.sort((p, q) => p.x - q.x)
   const row: number[] = []
-  for (let i = 0; i + 1 < xs.length; i += 2) {
-    const from = Math.max(0, Math.ceil(xs[i] - 0.5)), to = Math.min(width, Math.ceil(xs[i + 1] - 0.5))
-    if (to > from) row.push(from, to)
+  for (let i = 0, winding = 0; i + 1 < met.length; i++) {
+    winding += rule === 'non-zero' ? met[i].turn : 1
+    if (rule === 'non-zero' ? winding === 0 : winding % 2 === 0) continue
+    const from = Math.max(0, Math.ceil(met[i].x - 0.5)), to = Math.min(width, Math.ceil(met[i + 1].x - 0.5))
+    if (to <= from) continue
+    if (row.length > 0 && row[row.length - 1] === from) row[row.length - 1] = to
+    else row.push(from, to)
   }
   return row
 }

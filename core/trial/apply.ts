@@ -1,158 +1,92 @@
-/** Applying a trial to a picture: its weights, its operations pixel by pixel, and the blend in linear light. */
+/** Applying a trial to a picture of any size: its operations pixel by pixel, the blend in linear light, its strokes. */
 import { valueOfLinear } from '../colour/lab'
 import { convertLinearToOklab } from '../colour/oklab'
-import { BYTE_OF_LINEAR, convertSrgbToLinear, LINEAR_OF_BYTE, linearOfHex, type Rgb } from '../colour/srgb'
-import { hueOf, turnBetween } from '../numeric/angle'
-import { TEMPERATURE_PER_AXIS } from '../measure/temperature'
-import { NEAR_BLACK } from '../measure/value'
-import { boundsOf, spansOf, type Area } from '../picture/area'
+import { BYTE_OF_LINEAR, convertSrgbToLinear, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
+import type { Area } from '../picture/area'
 import { blurPlane } from '../picture/blur'
-import type { Planes } from '../picture/planes'
-import { createRaster, diagonalOf, type Raster } from '../picture/raster'
-import { anchorAt } from '../wheel/wheel'
+import { fillColour } from '../picture/planes'
+import { createRaster, diagonalOf, wordsOf, type Raster } from '../picture/raster'
+import { outlineOfStroke, paintOutline } from '../picture/stroke'
 import { colourHolding } from './hold'
-import type { Trial, TrialOperation } from './trial'
+import { pixelOperation, weightedValue, type Hand, type HandOperation, type PixelOperation } from './operations'
+import { reachOf, weightsOf, type Reach } from './reach'
+import type { Trial } from './trial'
 
-/** The part of the picture that a trial reaches, in whole pixels. */
-interface Reach { readonly x0: number, readonly y0: number, readonly x1: number, readonly y1: number }
+/** Gives the changed linear colour of a pixel into `out`. @param word its bytes. @param at its place in the reach. */
+type Change = (word: number, at: number, out: Float64Array) => void
 
-/** Fading is three boxes wide: beyond this many widths nothing is left of it. */
-const FADE_REACH = 2.2
-
-function reachOf({ outside, feather }: Trial, area: Area | null, size: { width: number, height: number }): Reach {
-  if (!area || outside) return { x0: 0, y0: 0, x1: size.width, y1: size.height }
-  const { x, y, w, h } = boundsOf(area), more = Math.ceil(FADE_REACH * feather * diagonalOf(size)) + 1
-  return {
-    x0: Math.max(0, Math.floor(x * size.width) - more), y0: Math.max(0, Math.floor(y * size.height) - more),
-    x1: Math.min(size.width, Math.ceil((x + w) * size.width) + more), y1: Math.min(size.height, Math.ceil((y + h) * size.height) + more)
+/** Puts one colour through the operations. */
+function changer(operations: readonly PixelOperation[]): (linear: Rgb, detail: number, out: Float64Array) => void {
+  const hand: Hand = { value: 0, a: 0, b: 0, detail: 0 }
+  return (linear, detail, out) => {
+    const lab = convertLinearToOklab(linear)
+    hand.value = valueOfLinear(linear)
+    hand.a = lab[1]
+    hand.b = lab[2]
+    hand.detail = detail
+    for (const operation of operations) operation(hand)
+    colourHolding(hand.value, hand.a, hand.b, out)
   }
 }
+const linearOfWord = (word: number): Rgb => [LINEAR_OF_BYTE[word & 255]!, LINEAR_OF_BYTE[(word >>> 8) & 255]!, LINEAR_OF_BYTE[(word >>> 16) & 255]!]
 
-/** How much of the trial each pixel of the picture gets, 0–1: the area (or all but it), its edge faded, times the strength. */
-export function weightsOf(trial: Trial, area: Area | null, size: { width: number, height: number }): Float32Array {
-  const { outside, feather, strength } = trial, weights = new Float32Array(size.width * size.height)
-  if (!area) return weights.fill(strength)
-  const { top, rows } = spansOf(area, size.width, size.height)
-  rows.forEach((row, r) => {
-    for (let s = 0; s < row.length; s += 2) weights.fill(1, (top + r) * size.width + row[s]!, (top + r) * size.width + row[s + 1]!)
-  })
-  if (feather > 0) fade(weights, size.width, reachOf({ ...trial, outside: false }, area, size), (feather * diagonalOf(size)) / 2)
-  for (let i = 0; i < weights.length; i++) weights[i] = strength * (outside ? 1 - weights[i]! : weights[i]!)
-  return weights
+/** Colours remembered: a picture has far fewer than pixels. */
+const REMEMBERED = 1 << 18
+
+/** Exact, each colour worked out once as long as it is remembered. */
+function exactChange(operations: readonly PixelOperation[]): Change {
+  const keys = new Int32Array(REMEMBERED).fill(-1), made = new Float32Array(3 * REMEMBERED), change = changer(operations)
+  return (word, _at, out) => {
+    const key = word & 0xffffff, slot = (Math.imul(key, 0x9e3779b1) >>> 14) & (REMEMBERED - 1), m = 3 * slot
+    if (keys[slot] !== key) {
+      change(linearOfWord(word), 0, out)
+      keys[slot] = key
+      made[m] = out[0]!
+      made[m + 1] = out[1]!
+      made[m + 2] = out[2]!
+    }
+    out[0] = made[m]!
+    out[1] = made[m + 1]!
+    out[2] = made[m + 2]!
+  }
 }
-
-/** Blurs the weights where the area is: the rest of the picture has none to blur. */
-function fade(weights: Float32Array, width: number, { x0, y0, x1, y1 }: Reach, sigma: number): void {
-  const w = x1 - x0, h = y1 - y0, part = new Float32Array(w * h)
-  for (let y = 0; y < h; y++) part.set(weights.subarray((y0 + y) * width + x0, (y0 + y) * width + x1), y * w)
-  blurPlane(part, w, h, sigma, new Float32Array(part.length))
-  for (let y = 0; y < h; y++) weights.set(part.subarray(y * w, (y + 1) * w), (y0 + y) * width + x0)
-}
-
-/** Value, and the two colour axes, of the pixel in hand. */
-interface Hand { value: number, a: number, b: number }
-type PixelOperation = (hand: Hand, pixel: number) => void
 
 /** Radius that edges are softened or sharpened over, as a share of the diagonal. */
 const EDGE_SHARE = 0.004
 
-function softened(planes: Planes): Float32Array {
-  const soft = planes.value.slice()
-  blurPlane(soft, planes.width, planes.height, EDGE_SHARE * diagonalOf(planes), new Float32Array(soft.length))
-  return soft
+/** How far each pixel of the reach lies from the softened value about it. */
+function detailOf(raster: Raster, trial: Trial, area: Area | null): Float32Array {
+  const sigma = EDGE_SHARE * diagonalOf(raster), reach = reachOf(trial, area, raster), wide = reachOf(trial, area, raster, Math.ceil(4 * sigma))
+  const w = wide.x1 - wide.x0, h = wide.y1 - wide.y0, part = createRaster(Math.max(1, w), Math.max(1, h))
+  for (let y = 0; y < h; y++) part.data.set(raster.data.subarray(4 * ((wide.y0 + y) * raster.width + wide.x0), 4 * ((wide.y0 + y) * raster.width + wide.x1)), 4 * y * w)
+  const value = new Float32Array(w * h), spare = new Float32Array(w * h)
+  fillColour(part.data, value, spare, spare, spare)
+  const soft = value.slice()
+  blurPlane(soft, w, h, sigma, spare)
+  const across = reach.x1 - reach.x0, detail = new Float32Array(across * (reach.y1 - reach.y0))
+  for (let y = reach.y0, to = 0; y < reach.y1; y++) for (let x = reach.x0, from = (y - wide.y0) * w + x - wide.x0; x < reach.x1; x++, from++, to++) detail[to] = value[from]! - soft[from]!
+  return detail
 }
 
-function meanValue({ value, mask }: Planes, weights: Float32Array): number {
-  let sum = 0, n = 0
-  for (let i = 0; i < value.length; i++) {
-    sum += mask[i]! * weights[i]! * value[i]!
-    n += mask[i]! * weights[i]!
-  }
-  return n > 0 ? sum / n : 50
-}
-
-/** One operation as a function of a pixel; what it refers to (mean, soft copy, hue) is found once. */
-function pixelOperation(operation: Exclude<TrialOperation, { kind: 'light' }>, planes: Planes, weights: Float32Array): PixelOperation {
-  switch (operation.kind) {
-    case 'value': return (hand) => { hand.value += operation.by }
-    case 'range': {
-      const mean = meanValue(planes, weights)
-      return (hand) => { hand.value = mean + operation.times * (hand.value - mean) }
-    }
-    case 'temperature': {
-      // T is counted along a + b: half of the step on each axis.
-      const half = operation.by / TEMPERATURE_PER_AXIS / 2
-      return (hand) => {
-        hand.a += half
-        hand.b += half
-      }
-    }
-    case 'chroma': return (hand) => {
-      hand.a *= operation.times
-      hand.b *= operation.times
-    }
-    case 'hue': {
-      const goal = anchorAt(operation.wheel, operation.position), hue = hueOf(goal[1], goal[2])
-      return (hand) => {
-        const turn = (operation.share * turnBetween(hueOf(hand.a, hand.b), hue) * Math.PI) / 180, cos = Math.cos(turn), sin = Math.sin(turn), { a, b } = hand
-        hand.a = a * cos - b * sin
-        hand.b = a * sin + b * cos
-      }
-    }
-    case 'edges': {
-      const soft = softened(planes)
-      return (hand, pixel) => { hand.value += operation.by * (planes.value[pixel]! - soft[pixel]!) }
-    }
-    case 'black': {
-      const [, a, b] = convertLinearToOklab(linearOfHex(operation.hex))
-      return (hand) => {
-        if (hand.value >= NEAR_BLACK.value || Math.hypot(hand.a, hand.b) >= NEAR_BLACK.chroma) return
-        hand.a = a
-        hand.b = b
-      }
-    }
-  }
-}
-
-const byteOf = (linear: number): number => BYTE_OF_LINEAR[linear <= 0 ? 0 : linear >= 1 ? 65536 : (linear * 65536 + 0.5) | 0]!
-
-/** Gives the changed linear colour of a pixel into `out`. */
-type Change = (pixel: number, out: Float64Array) => void
-
-/** Pixel by pixel, exact. */
-function exactChange(operations: readonly PixelOperation[], { value, a, b }: Planes): Change {
-  const hand: Hand = { value: 0, a: 0, b: 0 }
-  return (pixel, out) => {
-    hand.value = value[pixel]!
-    hand.a = a[pixel]!
-    hand.b = b[pixel]!
-    for (const operation of operations) operation(hand, pixel)
-    colourHolding(hand.value, hand.a, hand.b, out)
-  }
+/** Exact where an operation looks at a pixel's neighbours: nothing can be remembered. */
+function neighbourChange(operations: readonly PixelOperation[], detail: Float32Array): Change {
+  const change = changer(operations)
+  return (word, at, out) => change(linearOfWord(word), detail[at]!, out)
 }
 
 /** Colours a side of the quick table. */
 const SIDE = 17
 
-/**
- * By a table over the cube of encoded colours, blended between its corners: a few bytes off where the
- * gamut ends, and fast enough to follow a slider. Only for operations that look at nothing but the colour.
- */
-function quickChange(operations: readonly PixelOperation[], { data }: Raster): Change {
-  const table = new Float32Array(SIDE ** 3 * 3), hand: Hand = { value: 0, a: 0, b: 0 }, made = new Float64Array(3)
+/** By a table over the cube of encoded colours, blended between its corners: a few bytes off where the gamut ends, and fast enough to follow a slider. */
+function quickChange(operations: readonly PixelOperation[]): Change {
+  const table = new Float32Array(SIDE ** 3 * 3), made = new Float64Array(3), change = changer(operations)
   for (let i = 0; i < SIDE ** 3; i++) {
-    const linear = [Math.floor(i / SIDE ** 2), Math.floor(i / SIDE) % SIDE, i % SIDE].map(step => convertSrgbToLinear(step / (SIDE - 1))) as unknown as Rgb
-    const lab = convertLinearToOklab(linear)
-    hand.value = valueOfLinear(linear)
-    hand.a = lab[1]
-    hand.b = lab[2]
-    for (const operation of operations) operation(hand, -1)
-    colourHolding(hand.value, hand.a, hand.b, made)
+    change([Math.floor(i / SIDE ** 2), Math.floor(i / SIDE) % SIDE, i % SIDE].map(step => convertSrgbToLinear(step / (SIDE - 1))) as unknown as Rgb, 0, made)
     table.set(made, 3 * i)
   }
   const perByte = (SIDE - 1) / 255, R = 3 * SIDE * SIDE, G = 3 * SIDE, B = 3
-  return (pixel, out) => {
-    const r = data[4 * pixel]! * perByte, g = data[4 * pixel + 1]! * perByte, b = data[4 * pixel + 2]! * perByte
+  return (word, _at, out) => {
+    const r = (word & 255) * perByte, g = ((word >>> 8) & 255) * perByte, b = ((word >>> 16) & 255) * perByte
     const ri = Math.min(SIDE - 2, r | 0), gi = Math.min(SIDE - 2, g | 0), bi = Math.min(SIDE - 2, b | 0)
     const tr = r - ri, tg = g - gi, tb = b - bi, at = R * ri + G * gi + B * bi
     for (let c = 0; c < 3; c++) {
@@ -164,26 +98,19 @@ function quickChange(operations: readonly PixelOperation[], { data }: Raster): C
   }
 }
 
-/**
- * The picture with the trial applied. @param area where; null is everywhere. @param raster of the planes.
- * @param quick for a hand on a slider: by a table, unless an operation looks at a pixel's neighbours.
- * Light is multiplied in linear light; the other operations work on value and the colour axes.
- */
-export function applyTrial(trial: Trial, area: Area | null, raster: Raster, planes: Planes, quick = false): Raster {
-  const weights = weightsOf(trial, area, raster), out = createRaster(raster.width, raster.height)
-  out.data.set(raster.data)
-  const light = trial.operations.filter(o => o.kind === 'light'), others = trial.operations.filter(o => o.kind !== 'light')
-  const [lightR, lightG, lightB] = light.reduce((all, { ratio: r }) => [all[0]! * r[0], all[1]! * r[1], all[2]! * r[2]], [1, 1, 1]) as [number, number, number]
-  const operations = others.map(o => pixelOperation(o, planes, weights))
-  const change = operations.length === 0 ? null : quick && !others.some(o => o.kind === 'edges') ? quickChange(operations, raster) : exactChange(operations, planes)
-  const changed = new Float64Array(3), { data } = raster, linear = LINEAR_OF_BYTE
-  const { x0, y0, x1, y1 } = reachOf(trial, area, raster), least = 1 / 512
-  for (let y = y0; y < y1; y++) {
-    for (let i = y * raster.width + x0, end = y * raster.width + x1; i < end; i++) {
-      const w = weights[i]!
-      if (w < least) continue
-      const p = 4 * i, R = linear[data[p]!]!, G = linear[data[p + 1]!]!, B = linear[data[p + 2]!]!
-      if (change) change(i, changed)
+const byteOf = (linear: number): number => BYTE_OF_LINEAR[linear <= 0 ? 0 : linear >= 1 ? 65536 : (linear * 65536 + 0.5) | 0]!
+
+/** What gets less of a trial than this share shows nothing of it. */
+const LEAST = 1 / 512
+
+function blend(raster: Raster, out: Raster, { x0, y0, x1, y1 }: Reach, weights: Float32Array, light: Rgb, change: Change | null): void {
+  const changed = new Float64Array(3), words = wordsOf(raster.data), linear = LINEAR_OF_BYTE, [lightR, lightG, lightB] = light
+  for (let y = y0, at = 0; y < y1; y++) {
+    for (let i = y * raster.width + x0, end = y * raster.width + x1; i < end; i++, at++) {
+      const w = weights[at]!
+      if (w < LEAST) continue
+      const word = words[i]!, p = 4 * i, R = linear[word & 255]!, G = linear[(word >>> 8) & 255]!, B = linear[(word >>> 16) & 255]!
+      if (change) change(word, at, changed)
       else {
         changed[0] = R
         changed[1] = G
@@ -194,5 +121,30 @@ export function applyTrial(trial: Trial, area: Area | null, raster: Raster, plan
       out.data[p + 2] = byteOf(B + w * (changed[2]! * lightB - B))
     }
   }
+}
+
+/**
+ * The picture with the trial applied. @param area where; null is everywhere.
+ * @param quick for a hand on a slider: by a table, unless an operation looks at a pixel's neighbours.
+ * Light is multiplied in linear light; the other operations work on value and the colour axes.
+ */
+export function applyTrial(trial: Trial, area: Area | null, raster: Raster, quick = false): Raster {
+  const out = createRaster(raster.width, raster.height)
+  out.data.set(raster.data)
+  if (trial.operations.length > 0) {
+    const weights = weightsOf(trial, area, raster), reach = reachOf(trial, area, raster)
+    const others = trial.operations.filter((o): o is HandOperation => o.kind !== 'light')
+    const light = trial.operations.reduce<Rgb>((all, o) => (o.kind === 'light' ? [all[0] * o.ratio[0], all[1] * o.ratio[1], all[2] * o.ratio[2]] : all), [1, 1, 1])
+    const operations = others.map(o => pixelOperation(o, () => weightedValue(raster, reach, weights)))
+    const change = others.length === 0
+      ? null
+      : others.some(o => o.kind === 'edges') ? neighbourChange(operations, detailOf(raster, trial, area)) : quick ? quickChange(operations) : exactChange(operations)
+    blend(raster, out, reach, weights, light, change)
+  }
+  for (const { points, width, hex } of trial.strokes ?? []) paintOutline(out, outlineOfStroke(points, width, out), hex, trial.strength)
   return out
 }
+
+/** Several trials, one after the other. */
+export const applyTrials = (trials: readonly { readonly trial: Trial, readonly area: Area | null }[], raster: Raster, quick = false): Raster =>
+  trials.reduce((made, { trial, area }) => applyTrial(trial, area, made, quick), raster)

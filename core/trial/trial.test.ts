@@ -14,7 +14,8 @@ import { createRaster, type Raster } from '../picture/raster'
 import type { Area } from '../picture/area'
 import { fill } from '../testing/paint'
 import { painterPositionOfHue } from '../wheel/painter'
-import { applyTrial, weightsOf } from './apply'
+import { applyTrial } from './apply'
+import { reachOf, weightsOf } from './reach'
 import { colourHolding } from './hold'
 import { describeOperation } from './words'
 import type { Trial, TrialOperation } from './trial'
@@ -48,7 +49,7 @@ describe('what a trial holds', () => {
 
   it('and does what is asked: temperature by its steps where the gamut has room, hue to its place, range about the mean', () => {
     const one = (hex: string, ...operations: TrialOperation[]): Rgb => {
-      const raster = fill(createRaster(8, 8), hex), { data } = applyTrial(trialOf(...operations), null, raster, planesOf(raster))
+      const raster = fill(createRaster(8, 8), hex), { data } = applyTrial(trialOf(...operations), null, raster)
       return [0, 1, 2].map(c => LINEAR_OF_BYTE[data[c]!]!) as unknown as Rgb
     }
     const warm = (c: Rgb): number => temperatureOf(convertLinearToOklab(c))
@@ -56,7 +57,7 @@ describe('what a trial holds', () => {
     const turned = one('#4a7a9a', { kind: 'hue', wheel: 'painter', position: 120, share: 1 })
     expect(Math.abs(painterPositionOfHue(hueOfLinear(turned)) - 120)).toBeLessThan(3)
     expect(Math.abs(valueOfLinear(turned) - valueOfLinear(one('#4a7a9a')))).toBeLessThan(0.5)
-    const two = fill(fill(createRaster(20, 10), '#5e5e5e'), '#919191', 10, 0, 10, 10), spread = planesOf(applyTrial(trialOf({ kind: 'range', times: 2 }), null, two, planesOf(two)))
+    const two = fill(fill(createRaster(20, 10), '#5e5e5e'), '#919191', 10, 0, 10, 10), spread = planesOf(applyTrial(trialOf({ kind: 'range', times: 2 }), null, two))
     // L* 40 and 60 about their mean of 50: twice as far apart is 30 and 70.
     expect([spread.value[0]!, spread.value[15]!].map(Math.round)).toEqual([30, 70])
     const black = one('#0a0a0a', { kind: 'black', hex: '#24100c' })
@@ -74,8 +75,8 @@ describe('what a trial leaves alone', () => {
   const box: Area = { kind: 'rectangle', x: 0.25, y: 0.25, w: 0.5, h: 0.5 }
 
   it('everything outside the area, the original itself, and with "outside" the area', () => {
-    const raster = noise(), before = raster.data.slice(), planes = planesOf(raster), lift: Trial = trialOf({ kind: 'value', by: 20 })
-    const inside = applyTrial(lift, box, raster, planes), around = applyTrial({ ...lift, outside: true }, box, raster, planes)
+    const raster = noise(), before = raster.data.slice(), lift: Trial = trialOf({ kind: 'value', by: 20 })
+    const inside = applyTrial(lift, box, raster), around = applyTrial({ ...lift, outside: true }, box, raster)
     expect(raster.data).toEqual(before)
     for (let i = 0; i < 60 * 40; i++) {
       const within = i % 60 >= 15 && i % 60 < 45 && i >= 600 && i < 1800
@@ -85,11 +86,12 @@ describe('what a trial leaves alone', () => {
   })
 
   it('and a feathered edge is the plain composite in linear light: no halo', () => {
-    const raster = fill(createRaster(120, 80), '#6b7f93'), planes = planesOf(raster), soft: Trial = { outside: false, feather: 0.06, strength: 0.8, operations: [{ kind: 'value', by: 25 }] }
-    const whole = applyTrial({ ...soft, feather: 0, strength: 1 }, null, raster, planes), blended = applyTrial(soft, box, raster, planes), weights = weightsOf(soft, box, raster)
+    const raster = fill(createRaster(120, 80), '#6b7f93'), soft: Trial = { outside: false, feather: 0.06, strength: 0.8, operations: [{ kind: 'value', by: 25 }] }
+    const whole = applyTrial({ ...soft, feather: 0, strength: 1 }, null, raster), blended = applyTrial(soft, box, raster), weights = weightsOf(soft, box, raster), reach = reachOf(soft, box, raster)
+    const weightAt = (x: number, y: number): number => (x < reach.x0 ? 0 : weights[(y - reach.y0) * (reach.x1 - reach.x0) + x - reach.x0]!)
     let last = -1
     for (let x = 0; x < 60; x++) { // walking in from the left edge the value never falls and never overshoots
-      const i = 40 * 120 + x, p = 4 * i, w = weights[i]!
+      const i = 40 * 120 + x, p = 4 * i, w = weightAt(x, 40)
       for (let c = 0; c < 3; c++) {
         const plain = convertLinearToByte((1 - w) * LINEAR_OF_BYTE[raster.data[p + c]!]! + w * LINEAR_OF_BYTE[whole.data[p + c]!]!)
         expect(Math.abs(blended.data[p + c]! - plain), `column ${x}`).toBeLessThanOrEqual(1)
@@ -104,10 +106,43 @@ describe('what a trial leaves alone', () => {
 it('shows under a moving slider what it will keep: the quick table is within a few bytes of exact', () => {
   const random = seededRandom(12), raster = createRaster(90, 60)
   for (let i = 0; i < raster.data.length; i++) raster.data[i] = i % 4 === 3 ? 255 : 40 + Math.floor(170 * random())
-  const planes = planesOf(raster), trial = trialOf({ kind: 'value', by: 9 }, { kind: 'chroma', times: 0.6 }, { kind: 'temperature', by: 12 })
-  const exact = applyTrial(trial, null, raster, planes), quick = applyTrial(trial, null, raster, planes, true)
+  const trial = trialOf({ kind: 'value', by: 9 }, { kind: 'chroma', times: 0.6 }, { kind: 'temperature', by: 12 })
+  const exact = applyTrial(trial, null, raster), quick = applyTrial(trial, null, raster, true)
   const off = [...exact.data].map((byte, i) => Math.abs(byte - quick.data[i]!)).sort((p, q) => p - q)
   expect([off[off.length >> 1]!, off[Math.floor(0.99 * off.length)]!].map((n, i) => n <= [1, 4][i]!)).toEqual([true, true])
+})
+
+it('remembers colours without mixing them up: a pixel of a noisy picture changes as it does alone', () => {
+  const random = seededRandom(31), raster = createRaster(700, 500), trial = trialOf({ kind: 'value', by: -14 }, { kind: 'temperature', by: 25 })
+  for (let i = 0; i < raster.data.length; i++) raster.data[i] = i % 4 === 3 ? 255 : Math.floor(256 * random())
+  const all = applyTrial(trial, null, raster)
+  for (let k = 0; k < 300; k++) {
+    const p = 4 * Math.floor(350_000 * random()), one = createRaster(1, 1)
+    one.data.set(raster.data.subarray(p, p + 4))
+    expect([...applyTrial(trial, null, one).data], `seed 31, pixel ${p / 4}`).toEqual([...all.data.subarray(p, p + 4)])
+  }
+})
+
+describe('a stroke painted over the picture', () => {
+  const paper = (width: number, height: number): Raster => fill(createRaster(width, height), '#808080')
+  const painted = (width: number, height: number, points: [number, number, number][]): Raster =>
+    applyTrial({ ...trialOf(), strokes: [{ hex: '#c04020', width: 0.06, points }] }, null, paper(width, height))
+  const shareOf = ({ data }: Raster): number => data.reduce((n, byte, i) => n + (i % 4 === 0 && byte > 0xa4 ? 1 : 0), 0) / (data.length / 4)
+
+  it('is as wide as asked, has no hole where it crosses itself, and leaves the rest alone', () => {
+    const line = painted(200, 200, [[0.2, 0.5, 0.5], [0.5, 0.5, 0.5], [0.8, 0.5, 0.5]]), down = Array.from({ length: 200 }, (_, y) => line.data[4 * (200 * y + 100)]!)
+    // 0.06 of a diagonal of 283 pixels is 17.
+    expect(Math.abs(down.filter(byte => byte === 0xc0).length - 17)).toBeLessThanOrEqual(2)
+    expect([line.data[4 * (200 * 20 + 100)], line.data[4 * (200 * 100 + 10)]]).toEqual([0x80, 0x80])
+    const cross = painted(200, 200, [[0.2, 0.2, 0.5], [0.8, 0.8, 0.5], [0.8, 0.2, 0.5], [0.2, 0.8, 0.5]])
+    expect(cross.data[4 * (200 * 100 + 100)]).toBe(0xc0)
+  })
+
+  it('and has one shape at every size; the hand that presses more paints more', () => {
+    const wave = Array.from({ length: 30 }, (_, i): [number, number, number] => [0.1 + i * 0.027, 0.5 + 0.3 * Math.sin(i / 4), 0.5])
+    expect(shareOf(painted(800, 500, wave)) / shareOf(painted(200, 125, wave))).toBeCloseTo(1, 1)
+    expect(shareOf(painted(400, 250, wave.map(([x, y]) => [x, y, 0.95])))).toBeGreaterThan(1.2 * shareOf(painted(400, 250, wave)))
+  })
 })
 
 it('takes a shadow to the expected one within ΔE00 1, so that the material no longer leaves the light', () => {
@@ -125,7 +160,7 @@ it('takes a shadow to the expected one within ΔE00 1, so that the material no l
   if (!isMeasured(odd)) throw new Error('not measured')
   expect(odd.leaves).toBe(true)
   const ratio = [0, 1, 2].map(c => linear(odd.expected)[c]! / linear(odd.shadow)[c]!) as unknown as [number, number, number]
-  const after = applyTrial(trialOf({ kind: 'light', ratio }), { kind: 'rectangle', x: 0.75, y: 0.5, w: 0.25, h: 0.5 }, raster, planesOf(raster)), again = measureLight(areas, planesOf(after), after)
+  const after = applyTrial(trialOf({ kind: 'light', ratio }), { kind: 'rectangle', x: 0.75, y: 0.5, w: 0.25, h: 0.5 }, raster), again = measureLight(areas, planesOf(after), after)
   if (!isMeasured(again)) throw new Error('not measured')
   expect(again.materials[3]).toMatchObject({ leaves: false })
   const p = 4 * (60 * 160 + 140), got = [0, 1, 2].map(c => LINEAR_OF_BYTE[after.data[p + c]!]!) as unknown as Rgb

@@ -2,6 +2,7 @@
  * A trial: what an area would look like with its value, range, temperature, colour or edges changed. A
  * short list of operations, never touching the original; it demonstrates, it does not repaint.
  */
+import type { StrokePoint } from '../picture/stroke'
 import type { WheelName } from '../wheel/steps'
 
 export type TrialOperation =
@@ -33,7 +34,19 @@ export interface Trial {
   readonly strength: number
   /** In the order they are applied. */
   readonly operations: readonly TrialOperation[]
+  /** A few strokes painted over it all, to show what is meant; not bound to the area. */
+  readonly strokes?: readonly PaintedStroke[]
 }
 
+export interface PaintedStroke {
+  readonly hex: string
+  /** As a share of the diagonal. */
+  readonly width: number
+  readonly points: readonly StrokePoint[]
+}
+
+/** Whether a trial shows anything at all. */
+export const showsSomething = ({ operations, strokes }: Trial): boolean => operations.length > 0 || (strokes?.length ?? 0) > 0
+
 /** What each operation may be set to. */
-export const TRIAL_LIMITS = { value: 50, rangeLeast: 0.2, rangeMost: 3, temperature: 80, chroma: 3, edges: 2, feather: 0.1, operations: 8 } as const
+export const TRIAL_LIMITS = { value: 50, rangeLeast: 0.2, rangeMost: 3, temperature: 80, chroma: 3, edges: 2, feather: 0.1, operations: 8, strokes: 12, strokeWidth: 0.06 } as const

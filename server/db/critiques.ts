@@ -1,10 +1,6 @@
-import { areaSchema } from '../../shared/area'
-import { targetSchema, type Correction, type CorrectionInput, type Critique, type MarkedArea } from '../../shared/critique'
+import type { Critique } from '../../shared/critique'
 import { scoredSchema, type Scored } from '../../shared/score'
-import { trialSchema } from '../../shared/trial'
 import { notesSchema, type Notes } from '../../shared/notes'
-import type { Station } from '../../core/critique/reading'
-import type { Area } from '../../core/picture/area'
 import type { Changed, Db, Row } from './pool'
 
 export type CritiqueHead = Pick<Critique, 'state' | 'revision' | 'works' | 'verdict' | 'releasedAt' | 'score' | 'seconds' | 'amendedNote' | 'questionBack' | 'answer'>
@@ -67,71 +63,4 @@ export async function updateQuestionBack(db: Db, submissionId: number, question:
 
 export async function updateAnswer(db: Db, submissionId: number, answer: string): Promise<void> {
   await db.execute('UPDATE critiques SET answer = ? WHERE submission_id = ?', [answer, submissionId])
-}
-
-const mapCorrection = (row: Row, index: number): Correction => ({
-  id: row.id as number,
-  order: index + 1,
-  station: row.station as Station,
-  area: row.area === null ? null : areaSchema.parse(row.area),
-  readingId: row.reading_id as string | null,
-  reason: row.reason as string,
-  what: row.what as string,
-  todo: row.todo as string,
-  target: row.target === null ? null : targetSchema.parse(row.target),
-  trial: row.trial === null ? null : trialSchema.parse(row.trial)
-})
-
-export async function listCorrections(db: Db, submissionId: number): Promise<Correction[]> {
-  const [rows] = await db.execute<Row[]>('SELECT * FROM corrections WHERE submission_id = ? ORDER BY position, id', [submissionId])
-  return rows.map(mapCorrection)
-}
-
-const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value))
-
-export async function insertCorrection(db: Db, submissionId: number, c: CorrectionInput): Promise<number> {
-  const [result] = await db.execute<Changed>(
-    `INSERT INTO corrections (submission_id, position, station, area, reading_id, reason, what, todo, target, trial)
-     SELECT ?, COALESCE(MAX(position), 0) + 1, ?, ?, ?, ?, ?, ?, ?, ? FROM corrections WHERE submission_id = ?`,
-    [submissionId, c.station, json(c.area), c.readingId, c.reason, c.what, c.todo, json(c.target), json(c.trial), submissionId])
-  return result.insertId
-}
-
-/** @returns whether the correction belongs to the submission. */
-export async function updateCorrection(db: Db, submissionId: number, id: number, c: CorrectionInput): Promise<boolean> {
-  const [result] = await db.execute<Changed>(
-    'UPDATE corrections SET station = ?, area = ?, reading_id = ?, reason = ?, what = ?, todo = ?, target = ?, trial = ? WHERE id = ? AND submission_id = ?',
-    [c.station, json(c.area), c.readingId, c.reason, c.what, c.todo, json(c.target), json(c.trial), id, submissionId])
-  return result.affectedRows === 1
-}
-
-export async function deleteCorrection(db: Db, submissionId: number, id: number): Promise<boolean> {
-  const [result] = await db.execute<Changed>('DELETE FROM corrections WHERE id = ? AND submission_id = ?', [id, submissionId])
-  return result.affectedRows === 1
-}
-
-export async function reorderCorrections(db: Db, submissionId: number, order: readonly number[]): Promise<void> {
-  for (const [position, id] of order.entries()) {
-    await db.execute('UPDATE corrections SET position = ? WHERE id = ? AND submission_id = ?', [position + 1, id, submissionId])
-  }
-}
-
-export async function listAreas(db: Db, submissionId: number): Promise<MarkedArea[]> {
-  const [rows] = await db.execute<Row[]>('SELECT id, name, shape FROM areas WHERE submission_id = ? ORDER BY id', [submissionId])
-  return rows.map(row => ({ id: row.id as number, name: row.name as string, area: areaSchema.parse(row.shape) }))
-}
-
-export async function insertArea(db: Db, submissionId: number, name: string, area: Area): Promise<number> {
-  const [result] = await db.execute<Changed>('INSERT INTO areas (submission_id, name, shape) VALUES (?, ?, ?)', [submissionId, name, JSON.stringify(area)])
-  return result.insertId
-}
-
-export async function updateArea(db: Db, submissionId: number, id: number, name: string, area: Area): Promise<boolean> {
-  const [result] = await db.execute<Changed>('UPDATE areas SET name = ?, shape = ? WHERE id = ? AND submission_id = ?', [name, JSON.stringify(area), id, submissionId])
-  return result.affectedRows === 1
-}
-
-export async function deleteArea(db: Db, submissionId: number, id: number): Promise<boolean> {
-  const [result] = await db.execute<Changed>('DELETE FROM areas WHERE id = ? AND submission_id = ?', [id, submissionId])
-  return result.affectedRows === 1
 }

@@ -1,17 +1,18 @@
-/** Writing a critique: corrections, areas, words, exercise, release. Nothing reaches the learner before release. */
+/** Reading and writing a critique: notes, score, words, exercise, release. Nothing reaches the learner before release. */
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
-import type { CorrectionInput, Critique } from '../../shared/critique'
+import type { Critique } from '../../shared/critique'
 import { NO_NOTES, type NotesChange } from '../../shared/notes'
 import type { Scored } from '../../shared/score'
 import type { ExerciseKey } from '../../core/exercise'
-import type { Area } from '../../core/picture/area'
 import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
 import { findRubric, findStandards } from '../db/classes'
-import { addSeconds, deleteArea, deleteCorrection, findCritique, findNotes, insertArea, insertCorrection, listAreas, listCorrections, markReleased, reorderCorrections,
-  updateArea, updateCorrection, updateNotes, updateScore, updateVerdict } from '../db/critiques'
-import { db, transaction, type Db } from '../db/pool'
+import { listAreas } from '../db/areas'
+import { listCorrections } from '../db/corrections'
+import { addSeconds, findCritique, findNotes, markReleased, updateNotes, updateScore, updateVerdict } from '../db/critiques'
+import { db } from '../db/pool'
 import { taughtSubmission, visibleSubmission } from './access'
+import { editDraft, refuseStale } from './draft'
 import { tellReleased } from './mail'
 
 async function wholeCritique(submissionId: number, classId: number, withNotes: boolean): Promise<Critique> {
@@ -34,56 +35,31 @@ export async function readCritique(account: Account, submissionId: number): Prom
   return wholeCritique(submissionId, submission.classId, submission.learner.id !== account.id)
 }
 
-/** Runs an edit on a draft that this instructor may change, holding it so that no release crosses it. */
-async function editDraft<T>(account: Account, submissionId: number, edit: (connection: Db) => Promise<T>): Promise<T> {
-  await taughtSubmission(account, submissionId)
-  return transaction(async (connection) => {
-    const head = await findCritique(connection, submissionId, true)
-    if (head?.state === 'released') throw new AppError('already-released', 'The critique is released; it can no longer be changed.')
-    return edit(connection)
+/**
+ * Changes some of the notes. Stations visited in two windows are both visited; everything else is refused when it
+ * was written over something that is no longer there.
+ */
+export const changeNotes = (account: Account, submissionId: number, { over, visited, ...change }: NotesChange): Promise<void> =>
+  editDraft(account, submissionId, async (connection) => {
+    const kept = await findNotes(connection, submissionId)
+    if (over) for (const name of Object.keys(change) as (keyof typeof change)[]) refuseStale(kept[name], over[name])
+    await updateNotes(connection, submissionId, { ...kept, ...change, visited: [...new Set([...kept.visited, ...visited ?? []])] })
   })
-}
 
-const found = (ok: boolean, what: string): void => {
-  if (!ok) throw new AppError('not-found', `There is no such ${what} on this piece.`)
-}
-
-export const addCorrection = (account: Account, submissionId: number, input: CorrectionInput): Promise<number> =>
-  editDraft(account, submissionId, connection => insertCorrection(connection, submissionId, input))
-
-export const changeCorrection = (account: Account, submissionId: number, id: number, input: CorrectionInput): Promise<void> =>
-  editDraft(account, submissionId, async connection => found(await updateCorrection(connection, submissionId, id, input), 'correction'))
-
-export const removeCorrection = (account: Account, submissionId: number, id: number): Promise<void> =>
-  editDraft(account, submissionId, async connection => found(await deleteCorrection(connection, submissionId, id), 'correction'))
-
-export const orderCorrections = (account: Account, submissionId: number, order: readonly number[]): Promise<void> =>
-  editDraft(account, submissionId, connection => reorderCorrections(connection, submissionId, order))
-
-export const addArea = (account: Account, submissionId: number, name: string, area: Area): Promise<number> =>
-  editDraft(account, submissionId, connection => insertArea(connection, submissionId, name, area))
-
-export const changeArea = (account: Account, submissionId: number, id: number, name: string, area: Area): Promise<void> =>
-  editDraft(account, submissionId, async connection => found(await updateArea(connection, submissionId, id, name, area), 'area'))
-
-/** Changes some of the notes; the draft's row is held, so two windows writing different notes lose neither. */
-export const changeNotes = (account: Account, submissionId: number, change: NotesChange): Promise<void> =>
-  editDraft(account, submissionId, async connection => updateNotes(connection, submissionId, { ...await findNotes(connection, submissionId), ...change }))
-
-/** @param score null for words only. */
-export const writeScore = (account: Account, submissionId: number, score: Scored | null): Promise<void> =>
-  editDraft(account, submissionId, connection => updateScore(connection, submissionId, score))
+/** @param score null for words only. @param over the score it was written over. */
+export const writeScore = (account: Account, submissionId: number, score: Scored | null, over: Scored | null): Promise<void> =>
+  editDraft(account, submissionId, async (connection) => {
+    refuseStale((await findCritique(connection, submissionId))!.score, over)
+    await updateScore(connection, submissionId, score)
+  })
 
 export const addTime = (account: Account, submissionId: number, seconds: number): Promise<void> =>
   editDraft(account, submissionId, connection => addSeconds(connection, submissionId, seconds))
 
-export const removeArea = (account: Account, submissionId: number, id: number): Promise<void> =>
-  editDraft(account, submissionId, async connection => found(await deleteArea(connection, submissionId, id), 'area'))
-
 /** @returns the new revision. @throws AppError stale when another tab wrote first. */
 export async function writeVerdict(account: Account, submissionId: number, works: string, verdict: string, revision: number): Promise<number> {
   const kept = await editDraft(account, submissionId, connection => updateVerdict(connection, submissionId, works, verdict, revision))
-  if (!kept) throw new AppError('stale', 'These words were changed in another window meanwhile. Reload to see both, nothing of yours was overwritten.')
+  if (!kept) throw new AppError('stale', 'These words were changed in another window meanwhile. Nothing was overwritten: choose which stays.')
   return revision + 1
 }
 

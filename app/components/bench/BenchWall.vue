@@ -13,6 +13,10 @@ const emit = defineEmits<{ point: [at: Point | null], open: [correction: number]
 const bench = useBenchStore(), wall = useWallStore()
 const { ready, problem, referenceReady, loadReference } = useBenchPicture()
 
+/** The picture hangs first; the sheet that marks are drawn on is laid over it a turn later. */
+const { turn, begin } = useTurns()
+onMounted(() => begin(2))
+
 const element = ref<HTMLElement>(), reference = ref<{ raster: { width: number, height: number } | null }>()
 const { width, height } = useElementSize(element)
 const TOP = 84, MARGIN = 34
@@ -45,9 +49,9 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
     <div v-if="beside || under" v-show="beside || bench.comparing"><WallPicture ref="reference" :frame="otherFrame" which="reference" /></div>
     <p v-if="!ready || problem" class="waiting" role="status">{{ problem || 'Hanging the picture …' }}</p>
     <v-stage
-      :config="{ width, height }" class="stage" @pointerdown="hand.press" @pointermove="hand.move" @pointerup="hand.lift" @pointerleave="hand.leave" @pointercancel="hand.leave"
+      v-if="turn > 0" :config="{ width, height }" class="stage" @pointerdown="hand.press" @pointermove="hand.move" @pointerup="hand.lift" @pointerleave="hand.leave" @pointercancel="hand.leave"
       @wheel="hand.wheel">
-      <WallMarks :frame="frame" :top="TOP - 20" :cross="cross" @open="emit('open', $event)" />
+      <WallMarks v-if="turn > 1" :frame="frame" :top="TOP - 20" :cross="cross" @open="emit('open', $event)" />
     </v-stage>
     <div class="over"><slot /></div>
   </div>

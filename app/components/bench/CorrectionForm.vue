@@ -1,13 +1,25 @@
 <script setup lang="ts">
 import { describeTarget } from '~~/core/critique/target'
 import type { CorrectionDraft } from '~~/shared/critique'
+import type { AreaTool, MarkTool } from '~/stores/drawing'
 
 /** A correction being written: filled in from its reading, all of it the instructor's to change. */
 const props = defineProps<{ modelValue: CorrectionDraft, id?: number }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBenchStore()
 
-const form = reactive<CorrectionDraft>({ ...props.modelValue })
+const form = reactive<CorrectionDraft>({ ...props.modelValue, area: props.modelValue.area && markRaw(props.modelValue.area), mark: props.modelValue.mark && markRaw(props.modelValue.mark) })
+/** Marked elsewhere, it is also measured there. */
+const MARKS: readonly (readonly [AreaTool | MarkTool, string])[] = [['lasso', 'area by hand'], ['rectangle', 'box'], ['point', 'point'], ['stroke', 'stroke'], ['arrow', 'arrow']]
+const markedAs = computed(() => form.mark?.kind ?? (form.area ? 'area' : 'the whole picture'))
+function place(marked: Marked) {
+  Object.assign(form, marked)
+  if (!props.id) bench.draft = { ...bench.draft!, ...marked }
+}
+async function markAs(tool: AreaTool | MarkTool) {
+  const marked = await drawMarked(bench, tool)
+  if (marked) place(marked)
+}
 const hasTarget = ref(form.target !== null)
 /** Targets in steps, degrees of temperature or ranks; the others are shares. */
 const AS_IT_IS: readonly string[] = ['range', 'separation', 'temperature', 'focus-rank']
@@ -44,6 +56,7 @@ async function save() {
       <v-text-field v-if="hasTarget" v-model.number="bound" type="number" label="Bound" class="bound" />
     </div>
     <p v-if="bench.problem" role="alert">{{ bench.problem }}</p>
+    <p class="marks">Marks {{ markedAs }}; instead <button v-for="[tool, words] in MARKS" :key="tool" type="button" class="word-link" @click="markAs(tool)">{{ words }}</button> <button v-if="form.area" type="button" class="word-link" @click="place({ mark: null, area: null })">the whole picture</button></p>
     <div class="actions">
       <v-btn type="submit" variant="flat" color="primary" size="small">{{ id ? 'Save' : 'Mark it' }}</v-btn>
       <button type="button" class="word-link" @click="emit('done')">leave it</button>
@@ -53,6 +66,7 @@ async function save() {
 
 <style scoped>
 .form { display: grid; gap: 10px; }
+.marks { font-size: 13px; color: var(--panel-quiet); display: flex; flex-wrap: wrap; gap: 2px 10px; }
 .target { display: grid; grid-template-columns: 1fr 84px; gap: 8px; align-items: center; }
 .actions { display: flex; gap: 16px; align-items: baseline; }
 </style>

@@ -6,6 +6,8 @@ import { tagOf } from '~/stores/bench'
 const open = defineModel<number | null>({ required: true })
 const bench = useBenchStore()
 const editing = ref(false)
+/** A draft begun anew is a new form; one that is marked elsewhere stays the same. */
+const draftKey = computed(() => `${bench.draft?.station} ${bench.draft?.readingId} ${bench.draft?.what}`)
 
 const corrections = computed(() => bench.critique?.corrections ?? [])
 const current = computed(() => corrections.value.find(c => c.id === open.value) ?? null)
@@ -25,21 +27,18 @@ function tryIt() {
 async function remove() {
   if (await bench.removeCorrection(current.value!)) open.value = null
 }
-function begin() {
-  bench.draft = { station: bench.station, area: bench.sketch, readingId: null, reason: '', what: '', todo: '', target: null }
-}
 </script>
 
 <template>
   <div class="strip">
     <div class="tags">
       <button v-for="c in corrections" :key="c.id" class="tag" :aria-expanded="open === c.id" :title="c.what" @click="open = open === c.id ? null : c.id">{{ tagOf(c) }}</button>
-      <button v-if="!bench.released" class="tag" aria-label="New correction" title="New correction (m)" @click="begin">+</button>
+      <button v-if="!bench.released" class="tag" aria-label="New correction" title="New correction (m)" @click="beginCorrection(bench)">+</button>
     </div>
-    <div v-if="bench.draft" class="sheet">
-      <CorrectionForm :key="JSON.stringify(bench.draft)" :model-value="bench.draft" @done="bench.draft = null" />
+    <div v-if="bench.draft" v-show="!bench.tool" class="sheet">
+      <CorrectionForm :key="draftKey" :model-value="bench.draft" @done="bench.draft = null" />
     </div>
-    <div v-else-if="current" class="sheet">
+    <div v-else-if="current" v-show="!bench.tool" class="sheet">
       <CorrectionForm v-if="editing" :id="current.id" :model-value="current" @done="editing = false" />
       <template v-else>
         <p class="words">{{ current.what }}</p>

@@ -23,7 +23,7 @@ const point = (list: readonly { x: number, y: number }[]) => { bench.points = li
 
 async function addStop() {
   const area = await bench.drawArea('rectangle')
-  if (area) await bench.note({ stops: [...bench.notes.stops, area] })
+  if (area) await bench.note(({ stops }) => ({ stops: [...stops, area] }))
 }
 /** How far a place lies from the focus, in the picture's own terms. */
 function distance(p: { x: number, y: number }): string {
@@ -55,7 +55,7 @@ function distance(p: { x: number, y: number }): string {
       <p v-if="!bench.notes.stops.length">For a page of panels, or several incidents: mark the stops in their order.</p>
       <p class="actions">
         <button v-if="!bench.released" class="word-link" @click="addStop">add stop {{ bench.notes.stops.length + 1 }}</button>
-        <button v-if="bench.notes.stops.length && !bench.released" class="word-link" @click="bench.note({ stops: bench.notes.stops.slice(0, -1) })">take the last away</button>
+        <button v-if="bench.notes.stops.length && !bench.released" class="word-link" @click="bench.note(({ stops }) => ({ stops: stops.slice(0, -1) }))">take the last away</button>
       </p>
     </div>
     <ReadingItem v-if="route" :reading="routeReading(route)" />

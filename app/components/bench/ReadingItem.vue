@@ -23,6 +23,7 @@ function mark() {
   bench.draft = {
     station: reading.station,
     area: props.area ?? null,
+    mark: null,
     readingId: reading.id,
     reason: reading.sentence,
     what: reading.correction?.what ?? reading.sentence,

@@ -10,7 +10,7 @@ const scores = computed(() => bench.critique!.score?.scores ?? {})
 const result = computed(() => scoreRubric(Object.values(scores.value)))
 const CHOICES = Array.from({ length: HIGHEST_SCORE }, (_, i) => i + 1)
 
-const give = (key: string, score: Score) => bench.score({ qualities: [...qualities.value], scores: { ...scores.value, [key]: score } })
+const give = (key: string, score: Score) => bench.score(now => ({ qualities: [...now?.qualities ?? bench.critique!.rubric], scores: { ...now?.scores, [key]: score } }))
 /** Qualities of one station take its readings in turn. */
 const evidence = (q: Quality): string => {
   const at = qualities.value.filter(k => k.station === q.station).indexOf(q)
@@ -33,7 +33,7 @@ const band = (score: Score | undefined): string => (typeof score === 'number' ? 
     </ol>
     <p v-if="result" role="status" class="sum">{{ result.sum }} of {{ result.most }}, {{ result.percent }} %</p>
     <p v-if="!bench.released" class="actions">
-      <button v-if="bench.critique!.score" class="word-link" @click="bench.score(null)">no score, words only</button>
+      <button v-if="bench.critique!.score" class="word-link" @click="bench.score(() => null)">no score, words only</button>
       <button class="word-link" @click="editing = true">change the rubric</button>
     </p>
     <RubricDialog v-model="editing" />

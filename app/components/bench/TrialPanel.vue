@@ -7,7 +7,7 @@ import { isMeasured } from '~~/core/measure/report'
 import { areaHolds, boundsOf } from '~~/core/picture/area'
 import { PAINTER_STEPS } from '~~/core/wheel/steps'
 import type { EffectNumbers } from '~~/core/trial/effect'
-import type { Trial } from '~~/core/trial/trial'
+import { showsSomething, type Trial } from '~~/core/trial/trial'
 import type { Correction } from '~~/shared/critique'
 import { useBenchPicture } from '~/composables/usePicture'
 import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting, type TrialSlider } from '~/composables/trialSliders'
@@ -22,14 +22,14 @@ const before = shallowRef<EffectNumbers | null>(null), after = shallowRef<Effect
 const wheel = computed(() => bench.report?.wheel ?? 'painter')
 
 function show() {
-  bench.trials = trial.value.operations.length ? [{ trial: trial.value, area: props.correction.area }] : []
+  bench.trials = showsSomething(trial.value) ? [{ trial: trial.value, area: props.correction.area }] : []
   if (bench.trials.length && bench.lens.name !== 'plain') bench.lens = { name: 'plain' }
 }
-const numbers = (of: Trial) => client.call(w => w.effect({ trial: of, area: props.correction.area }, props.correction.target, wheel.value)).catch(() => null)
+const numbers = (of: Trial) => client.call(w => w.effect(showsSomething(of) ? [{ trial: of, area: props.correction.area }] : [], [props.correction], wheel.value)).then(([first]) => first ?? null, () => null)
 /** The picture is asked for first: it is looked at while the readings are still being taken. */
 async function read() {
   await nextTick()
-  after.value = trial.value.operations.length ? await numbers(trial.value) : null
+  after.value = showsSomething(trial.value) ? await numbers(trial.value) : null
   before.value ??= await numbers(NO_TRIAL)
 }
 const settle = useDebounceFn(async () => {
@@ -37,7 +37,7 @@ const settle = useDebounceFn(async () => {
   const now = trial.value
   await read()
   if (bench.released || JSON.stringify(now) === JSON.stringify(props.correction.trial ?? NO_TRIAL)) return
-  await bench.changeCorrection(props.correction.id, { ...props.correction, trial: now.operations.length ? now : null })
+  await bench.changeCorrection(props.correction.id, { ...props.correction, trial: showsSomething(now) ? now : null })
 }, 450)
 function change(next: Trial) {
   trial.value = next
@@ -105,7 +105,7 @@ const reached = computed(() => after.value?.target?.reached ?? null)
       <label>edge <input type="range" min="0" max="0.06" step="0.002" :value="trial.feather" aria-label="How wide the edge fades" @input="change({ ...trial, feather: Number(($event.target as HTMLInputElement).value) })"></label>
       <label>strength <input type="range" min="0" max="1" step="0.05" :value="trial.strength" aria-label="Strength of the trial" @input="change({ ...trial, strength: Number(($event.target as HTMLInputElement).value) })"></label>
       <label v-if="correction.area"><input type="checkbox" :checked="trial.outside" @change="change({ ...trial, outside: !trial.outside })"> everything but the area</label>
-      <button v-if="trial.operations.length" class="word-link" @click="change(NO_TRIAL)">nothing changed</button>
+      <button v-if="showsSomething(trial)" class="word-link" @click="change(NO_TRIAL)">nothing changed</button>
     </div>
     <table v-if="rows.length">
       <thead><tr><th /><th>before</th><th>after</th></tr></thead>

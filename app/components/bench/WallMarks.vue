@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type Konva from 'konva'
 import { tagOf } from '~/stores/bench'
+import { linesOfMark, tagPointOf, type MarkLine } from '~~/core/critique/mark'
 import { cornersOf, tagCornerOf, type Area } from '~~/core/picture/area'
 import { shapedBy } from '~/wall/shape'
 import type { WallFrame } from '~/wall/frame'
@@ -18,12 +19,25 @@ const outline = (area: Area, dash: number[] = [], closed = true) => [
   { points: flat(area), closed, stroke: CASING, strokeWidth: 3.5, dash, listening: false },
   { points: flat(area), closed, stroke: INK, strokeWidth: 1.4, dash, listening: false }
 ]
+/** A correction's own lines; a stroke is filled, its casing around it. */
+const markLines = (lines: readonly MarkLine[]): Konva.LineConfig[] => lines.flatMap<Konva.LineConfig>(({ points, closed, filled }) => {
+  const at = points.flatMap(([x, y]) => props.frame.toWall(x, y))
+  return filled
+    ? [{ points: at, closed, fill: INK, stroke: CASING, strokeWidth: 1.5, listening: false }]
+    : [{ points: at, closed, stroke: CASING, strokeWidth: 4, listening: false, lineJoin: 'round' }, { points: at, closed, stroke: INK, strokeWidth: 1.8, listening: false, lineJoin: 'round' }]
+})
+const size = computed(() => bench.submission!)
 const label = (text: string, x: number, y: number) => ({ text, x, y, fontSize: 13, fontStyle: '600', fontFamily: 'Instrument Sans Variable', fill: CASING })
 
 const marks = computed(() => (bench.unseen ? [] : bench.critique?.corrections ?? []).filter(c => c.area).map((c) => {
-  const [x, y] = props.frame.toWall(...tagCornerOf(c.area!)), tag = tagOf(c)
-  return { id: c.id, tag, lines: outline(c.area!), x: Math.max(2, x), y: Math.max(props.top, y - 20), width: 12 + 8 * tag.length }
+  const [x, y] = props.frame.toWall(...tagPointOf(c.mark, c.area!)), tag = tagOf(c)
+  return { id: c.id, tag, lines: markLines(linesOfMark(c.mark, c.area, size.value)), x: Math.max(2, x), y: Math.max(props.top, y - 20), width: 12 + 8 * tag.length }
 }))
+/** What is under the hand, or marked and not yet put in words. */
+const drafted = computed(() => {
+  const mark = bench.marking ?? bench.draft?.mark ?? null, area = bench.marking ? null : bench.draft?.area ?? null
+  return mark || area ? markLines(linesOfMark(mark, area, size.value)) : []
+})
 const areas = computed(() => bench.areas.filter(a => !bench.unseen && a.id !== bench.reshaping?.id && !bench.critique!.corrections.some(c => JSON.stringify(c.area) === JSON.stringify(a.area)))
   .map(a => ({ id: a.id, lines: outline(a.area, [6, 5]) })))
 const stops = computed(() => (bench.station === 'focus' ? bench.notes.stops : []).map((area, i) => {
@@ -66,6 +80,7 @@ function drag(index: number, event: Konva.KonvaEventObject<DragEvent>) {
     <template v-for="a in areas" :key="`a${a.id}`"><v-line v-for="(l, i) in a.lines" :key="i" :config="l" /></template>
     <template v-for="s in stops" :key="`t${s.key}`"><v-line v-for="(l, i) in s.lines" :key="i" :config="l" /><v-text :config="s.number" /></template>
     <template v-if="bench.sketch"><v-line v-for="(l, i) in outline(bench.sketch, [6, 5], bench.tool !== 'polygon')" :key="`s${i}`" :config="l" /></template>
+    <v-line v-for="(l, i) in drafted" :key="`d${i}`" :config="l" />
     <template v-for="m in marks" :key="m.id">
       <v-line v-for="(l, i) in m.lines" :key="i" :config="l" />
       <v-group :config="{ x: m.x, y: m.y }" @click="emit('open', m.id)" @tap="emit('open', m.id)">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Correction } from '~~/shared/critique'
-import { cornersOf, tagCornerOf } from '~~/core/picture/area'
+import { linesOfMark, tagPointOf } from '~~/core/critique/mark'
 import { usePicture } from '~/composables/usePicture'
 import { tagOf } from '~/stores/bench'
 
@@ -26,8 +26,9 @@ watch([shown, ready, canvas], async ([list]) => {
 const hold = (down: boolean) => { held.value = down }
 
 const marks = computed(() => props.corrections.filter(c => c.area).map((c) => {
-  const [x, y] = tagCornerOf(c.area!)
-  return { id: c.id, tag: tagOf(c), points: cornersOf(c.area!).map(([px, py]) => `${px * 1000},${py * 1000}`).join(' '), x, y }
+  const [x, y] = tagPointOf(c.mark, c.area!)
+  const lines = linesOfMark(c.mark, c.area, props).map(({ points, closed, filled }) => ({ d: `M${points.map(([px, py]) => `${px * 1000} ${py * 1000}`).join('L')}${closed ? 'Z' : ''}`, filled }))
+  return { id: c.id, tag: tagOf(c), lines, x, y }
 }))
 </script>
 
@@ -38,8 +39,10 @@ const marks = computed(() => props.corrections.filter(c => c.area).map((c) => {
       <canvas v-if="client" v-show="held" ref="canvas" class="after" aria-hidden="true" />
       <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" aria-hidden="true">
         <g v-for="m in marks" :key="m.id" fill="none" :opacity="chosen === null || chosen === m.id ? 1 : 0.35">
-          <polygon :points="m.points" stroke="#f3f3f3" stroke-width="3.5" vector-effect="non-scaling-stroke" />
-          <polygon :points="m.points" stroke="#111111" stroke-width="1.4" vector-effect="non-scaling-stroke" />
+          <template v-for="(l, i) in m.lines" :key="i">
+            <path :d="l.d" stroke="#f3f3f3" stroke-width="3.5" stroke-linejoin="round" vector-effect="non-scaling-stroke" />
+            <path :d="l.d" stroke="#111111" stroke-width="1.4" stroke-linejoin="round" vector-effect="non-scaling-stroke" :fill="l.filled ? '#111111' : undefined" />
+          </template>
         </g>
       </svg>
       <button

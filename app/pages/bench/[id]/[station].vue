@@ -4,7 +4,6 @@ import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
 import { tagOf } from '~/stores/bench'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import type { ProbeReading } from '~/workers/protocol'
-import { isMeasured } from '~~/core/measure/report'
 
 // One page instance a piece: walking the stations keeps the picture and the worker.
 definePageMeta({ layout: 'bench', key: route => `bench-${String(route.params.id)}` })
@@ -13,6 +12,8 @@ const route = useRoute()
 const bench = useBenchStore(), wall = useWallStore()
 const id = Number(route.params.id)
 const loaded = ref(false), problem = ref('')
+/** The bench is set up in this order: bar and route, wall, rule, marks, panel. */
+const { turn, begin } = useTurns()
 const picture = usePicture(id)
 provide(PICTURE_KEY, picture)
 const { help } = useBenchKeys()
@@ -34,8 +35,9 @@ onMounted(async () => {
     wall.reference = 'off'
     await bench.open(id)
     loaded.value = true
-    void bench.visit(bench.station)
     useHead({ title: `${bench.submission!.title} · Critica` })
+    await begin(4)
+    void bench.visit(bench.station)
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -64,8 +66,6 @@ useIntervalFn(() => {
 const tried = computed(() => bench.critique?.corrections.find(c => c.id === bench.trying) ?? null)
 const plan = computed(() => planOf(bench.station))
 const choices = computed(() => plan.value.lenses(bench.report, bench.standards))
-const readings = computed(() => bench.readings.filter(r => r.station === bench.station))
-const harmony = computed(() => (bench.report && isMeasured(bench.report.harmony) ? bench.report.harmony : null))
 const opened = ref<number | null>(null)
 const transparent = computed(() => bench.report?.picture.transparent ?? 0)
 
@@ -89,21 +89,20 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
 </script>
 
 <template>
-  <!-- Each station's panel is fetched when it is gone to: a wall of values need not wait for the charts of harmony. -->
   <p v-if="problem" role="alert" class="alone">{{ problem }} <NuxtLink to="/desk">Back to the desk</NuxtLink></p>
   <p v-else-if="!loaded" role="status" class="alone">Bringing the piece to the bench …</p>
   <div v-else class="bench">
     <BenchBar class="top" />
     <BenchRoute class="left" />
-    <BenchWall class="middle" @point="point" @open="opened = $event">
-      <LensStrip class="lenses" :choices="choices" />
-      <CorrectionStrip v-if="!bench.unseen" v-model="opened" class="marks" />
-      <div class="hanging">
+    <BenchWall v-if="turn > 0" class="middle" @point="point" @open="opened = $event">
+      <LensStrip v-if="turn > 2" class="lenses" :choices="choices" />
+      <CorrectionStrip v-if="turn > 2 && !bench.unseen" v-model="opened" class="marks" />
+      <div v-if="turn > 2" class="hanging">
         <WallTools />
         <p v-if="transparent > 0.005" class="ground">{{ Math.round(100 * transparent) }} % of the file is transparent and left out of every number; its ground here is {{ wall.ground === 'grey' ? 'mid grey' : wall.ground }}.</p>
       </div>
     </BenchWall>
-    <ValueRule class="rule" :probe="probe" />
+    <ValueRule v-if="turn > 1" class="rule" :probe="probe" />
     <main class="right" :aria-label="plan.name">
       <template v-if="tried">
         <h2>Trying {{ tagOf(tried) }}</h2>
@@ -113,21 +112,10 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
       </template>
       <h2 v-else>{{ plan.name }}</h2>
       <p v-if="bench.problem" role="alert" class="problem">{{ bench.problem }}</p>
-      <template v-if="tried" />
+      <template v-if="tried || turn < 4" />
       <template v-else-if="bench.station === 'verdict'"><LazyVerdictPanel /></template>
       <template v-else-if="bench.report">
-        <LazyFirstLookPanel v-if="bench.station === 'first-look'" />
-        <p v-if="bench.station === 'focus' && bench.submission!.about" class="about">About: {{ bench.submission!.about }}.</p>
-        <LazyHarmonyInstrument v-if="bench.station === 'harmony' && harmony" :harmony="harmony" :wheel="bench.report.wheel">
-          <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="toExercise" />
-        </LazyHarmonyInstrument>
-        <LazyTemperaturePanel v-if="bench.station === 'temperature'" />
-        <LazyLightPanel v-if="bench.station === 'light'" />
-        <AreaPanel v-if="bench.station !== 'first-look' && bench.station !== 'light' && bench.station !== 'harmony'" @exercise="toExercise" />
-        <template v-if="bench.station !== 'harmony'"><ReadingItem v-for="r in readings" :key="r.id" :reading="r" :area="r.station === 'focus' ? bench.focusArea?.area : null" @exercise="toExercise" /></template>
-        <LazyValuesPanel v-if="bench.station === 'values'" @exercise="toExercise" />
-        <LazyFocusPanel v-if="bench.station === 'focus'" />
-        <LazyEdgesPanel v-if="bench.station === 'edges'" />
+        <StationPanel :key="bench.station" @exercise="toExercise" />
       </template>
       <p v-else-if="bench.submission!.measurement.state === 'failed'" role="alert">
         {{ bench.submission!.measurement.reason }} <button class="word-link" @click="bench.measureAgain()">Try again</button>
@@ -148,7 +136,6 @@ h2 { font-size: 23px; }
 .marks { position: absolute; right: 12px; top: 10px; }
 .hanging { position: absolute; left: 0; bottom: 0; display: grid; justify-items: start; }
 .ground { font-size: 12px; background: #303030; color: #f3f3f3; padding: 0 10px 3px; }
-.about { font-family: var(--serif); font-style: italic; font-size: 15px; padding: 8px 0 0; color: var(--panel-quiet); }
 .measuring { display: grid; gap: 14px; padding-top: 10px; }
 .measuring i { height: 44px; background: #474747; }
 .problem { border: 1px solid #e5e5e5; padding: 6px 10px; margin: 8px 0; }

@@ -1,9 +1,9 @@
-import { scoredSchema } from '../../../../shared/score'
+import { scoreChangeSchema } from '../../../../shared/score'
 import { body, idParam, route } from '../../../http/route'
 import { writeScore } from '../../../services/critiques'
 
-/** Null for words only. */
 export default route('instructor', async ({ event, account }) => {
-  await writeScore(account, idParam(event), await body(event, scoredSchema.nullable()))
+  const { score, over } = await body(event, scoreChangeSchema)
+  await writeScore(account, idParam(event), score, over)
   return {}
 })

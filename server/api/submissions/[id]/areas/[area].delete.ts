@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../../http/route'
-import { removeArea } from '../../../../services/critiques'
+import { removeArea } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
   await removeArea(account, idParam(event), idParam(event, 'area'))

@@ -1,9 +1,9 @@
-import { areaInputSchema } from '../../../../../shared/critique'
+import { areaChangeSchema } from '../../../../../shared/critique'
 import { body, idParam, route } from '../../../../http/route'
-import { changeArea } from '../../../../services/critiques'
+import { changeArea } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
-  const { name, area } = await body(event, areaInputSchema)
-  await changeArea(account, idParam(event), idParam(event, 'area'), name, area)
+  const { over, ...input } = await body(event, areaChangeSchema)
+  await changeArea(account, idParam(event), idParam(event, 'area'), input, over)
   return {}
 })

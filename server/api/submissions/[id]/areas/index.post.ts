@@ -1,8 +1,7 @@
 import { areaInputSchema } from '../../../../../shared/critique'
 import { body, idParam, route } from '../../../../http/route'
-import { addArea } from '../../../../services/critiques'
+import { addArea } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
-  const { name, area } = await body(event, areaInputSchema)
-  return { id: await addArea(account, idParam(event), name, area) }
+  return { id: await addArea(account, idParam(event), await body(event, areaInputSchema)) }
 })

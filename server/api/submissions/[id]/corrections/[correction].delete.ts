@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../../http/route'
-import { removeCorrection } from '../../../../services/critiques'
+import { removeCorrection } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
   await removeCorrection(account, idParam(event), idParam(event, 'correction'))

@@ -1,8 +1,9 @@
-import { correctionInputSchema } from '../../../../../shared/critique'
+import { correctionChangeSchema } from '../../../../../shared/critique'
 import { body, idParam, route } from '../../../../http/route'
-import { changeCorrection } from '../../../../services/critiques'
+import { changeCorrection } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
-  await changeCorrection(account, idParam(event), idParam(event, 'correction'), await body(event, correctionInputSchema))
+  const { over, ...input } = await body(event, correctionChangeSchema)
+  await changeCorrection(account, idParam(event), idParam(event, 'correction'), input, over)
   return {}
 })

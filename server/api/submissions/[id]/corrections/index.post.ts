@@ -1,6 +1,6 @@
 import { correctionInputSchema } from '../../../../../shared/critique'
 import { body, idParam, route } from '../../../../http/route'
-import { addCorrection } from '../../../../services/critiques'
+import { addCorrection } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => ({
   id: await addCorrection(account, idParam(event), await body(event, correctionInputSchema))

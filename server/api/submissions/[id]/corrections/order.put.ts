@@ -1,6 +1,6 @@
 import { orderInputSchema } from '../../../../../shared/critique'
 import { body, idParam, route } from '../../../../http/route'
-import { orderCorrections } from '../../../../services/critiques'
+import { orderCorrections } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
   await orderCorrections(account, idParam(event), (await body(event, orderInputSchema)).order)

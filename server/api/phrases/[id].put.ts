@@ -1,0 +1,8 @@
+import { phraseInputSchema } from '../../../shared/phrase'
+import { body, idParam, route } from '../../http/route'
+import { changePhrase } from '../../services/phrases'
+
+export default route('instructor', async ({ event, account }) => {
+  await changePhrase(account, idParam(event), (await body(event, phraseInputSchema)).words)
+  return {}
+})

@@ -1,0 +1,57 @@
+/** Corrections and areas of a draft, and the phrases that are learnt from writing them. */
+import type { Account } from '../../shared/account'
+import { areaInputSchema, correctionInputSchema, type CorrectionInput } from '../../shared/critique'
+import type { Area } from '../../core/picture/area'
+import { deleteArea, insertArea, listAreas, updateArea } from '../db/areas'
+import { deleteCorrection, insertCorrection, listCorrections, reorderCorrections, updateCorrection } from '../db/corrections'
+import { learnPhrase } from '../db/phrases'
+import type { Db } from '../db/pool'
+import { editDraft, found, refuseStale } from './draft'
+
+interface NamedArea { readonly name: string, readonly area: Area }
+
+async function learn(connection: Db, account: Account, { station, what, todo }: CorrectionInput, before?: CorrectionInput): Promise<void> {
+  if (what && what !== before?.what) await learnPhrase(connection, account.id, 'what', station, what)
+  if (todo && todo !== before?.todo) await learnPhrase(connection, account.id, 'todo', station, todo)
+}
+
+export const addCorrection = (account: Account, submissionId: number, input: CorrectionInput): Promise<number> =>
+  editDraft(account, submissionId, async (connection) => {
+    await learn(connection, account, input)
+    return insertCorrection(connection, submissionId, input)
+  })
+
+export const changeCorrection = (account: Account, submissionId: number, id: number, input: CorrectionInput, over: CorrectionInput): Promise<void> =>
+  editDraft(account, submissionId, async (connection) => {
+    const kept = (await listCorrections(connection, submissionId)).find(c => c.id === id)
+    found(kept, 'correction')
+    const before = correctionInputSchema.parse(kept)
+    refuseStale(before, over)
+    await learn(connection, account, input, before)
+    await updateCorrection(connection, submissionId, id, input)
+  })
+
+export const removeCorrection = (account: Account, submissionId: number, id: number): Promise<void> =>
+  editDraft(account, submissionId, async connection => found(await deleteCorrection(connection, submissionId, id), 'correction'))
+
+/** @throws AppError stale when a correction came or went meanwhile. */
+export const orderCorrections = (account: Account, submissionId: number, order: readonly number[]): Promise<void> =>
+  editDraft(account, submissionId, async (connection) => {
+    const kept = (await listCorrections(connection, submissionId)).map(c => c.id)
+    refuseStale(kept.sort((p, q) => p - q), [...order].sort((p, q) => p - q))
+    await reorderCorrections(connection, submissionId, order)
+  })
+
+export const addArea = (account: Account, submissionId: number, { name, area }: NamedArea): Promise<number> =>
+  editDraft(account, submissionId, connection => insertArea(connection, submissionId, name, area))
+
+export const changeArea = (account: Account, submissionId: number, id: number, { name, area }: NamedArea, over: NamedArea): Promise<void> =>
+  editDraft(account, submissionId, async (connection) => {
+    const kept = (await listAreas(connection, submissionId)).find(a => a.id === id)
+    found(kept, 'area')
+    refuseStale(areaInputSchema.parse(kept), over)
+    await updateArea(connection, submissionId, id, name, area)
+  })
+
+export const removeArea = (account: Account, submissionId: number, id: number): Promise<void> =>
+  editDraft(account, submissionId, async connection => found(await deleteArea(connection, submissionId, id), 'area'))
