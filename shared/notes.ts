@@ -14,7 +14,7 @@ export type PickedPair = z.infer<typeof pairSchema>
 export const judgedSchema = z.object({ key: z.string().max(120), verdict: z.enum(['works', 'look', 'fix', 'dismissed']) })
 export type Judged = z.infer<typeof judgedSchema>
 
-/** What an instructor notes on the way through the stations. Never shown to the learner. */
+/** What an instructor notes on the way through the stations. The learner is shown the verdicts on readings, nothing else of it. */
 export const notesSchema = z.object({
   visited: z.array(z.enum(STATIONS as [Station, ...Station[]])).max(8).default([]),
   /** Where the eye went before anything was measured. */

@@ -6,7 +6,7 @@ import { submissionListSchema } from '~~/shared/submission'
 export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
   ['.', 'next station'], [',', 'station before'], ['n', 'next piece that waits'], ['1 … 9', 'lens'], ['hold space', 'the plain picture'],
   ['+  −', 'closer, farther (or the wheel)'], ['f', 'as large as fits'], ['s', 'as a stamp'], ['d', 'from across the room'], ['x', 'mirrored'],
-  ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['v', 'reference: off, beside, under (then hold space)'],
+  ['[  ]', 'turn by one degree'], ['r', 'turn by a quarter'], ['g', 'ground: grey, white, black'], ['c', 'a line between before and after'], ['v', 'reference: off, beside, under (then hold space)'],
   ['a', 'draw an area by hand'], ['b', 'draw a box'], ['p', 'draw corner by corner'], ['arrows', 'move the picture; while drawing, the cross (space sets it down, Enter closes); while reshaping, the area (+ − grow it)'], ['m', 'mark a correction'], ['i  k  j', 'mark it by a point, a stroke, an arrow'],
   ['u', 'undo'], ['y', 'do again'], ['Esc', 'drop what is being drawn'], ['?', 'this list']
 ]
@@ -30,7 +30,7 @@ export function useBenchKeys(): { readonly help: Ref<boolean> } {
   const looking: Readonly<Record<string, () => void>> = {
     '.': () => goBy(1), ',': () => goBy(-1), '?': () => { help.value = true }, 'n': () => void nextPiece(),
     '+': () => wall.zoomBy(1.25), '=': () => wall.zoomBy(1.25), '-': () => wall.zoomBy(0.8), 'f': wall.fit, 's': () => wall.hangAs('stamp'), 'd': () => wall.hangAs('room'),
-    'x': wall.mirror, '[': () => wall.turn(-1), ']': () => wall.turn(1), 'r': () => wall.turn(90), 'g': wall.nextGround,
+    'x': wall.mirror, '[': () => wall.turn(-1), ']': () => wall.turn(1), 'r': () => wall.turn(90), 'g': wall.nextGround, 'c': wall.toggleDivider,
     'v': () => { if (bench.submission?.hasReference) wall.nextReference() },
     'Escape': () => {
       bench.drop()

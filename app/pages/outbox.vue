@@ -17,12 +17,13 @@ onMounted(async () => {
 <template>
   <div class="outbox">
     <h1>Outbox</h1>
-    <p class="quiet">No mail leaves this machine: what would be sent is kept here.</p>
+    <p class="quiet">What is sent to people is kept here; it leaves this machine only when a mail server is set.</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-else-if="ready && mail.length === 0" class="quiet">Nothing was sent yet.</p>
     <article v-for="m in mail" :key="m.id">
       <h3>{{ m.subject }}</h3>
-      <p class="quiet">to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt) }}</p>
+      <p class="quiet">to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt) }}{{ m.deliveredAt ? ' · taken by the mail server' : '' }}</p>
+      <p v-if="m.failure" role="status">Not taken by the mail server yet: {{ m.failure }}. It is tried again.</p>
       <p v-for="line in m.body.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
     </article>
   </div>

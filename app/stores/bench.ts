@@ -28,8 +28,10 @@ export const useBenchStore = defineStore('bench', () => {
   const trials = shallowRef<readonly TriedArea[]>([])
   /** A slider is being moved: what is shown may be a few bytes off. */
   const sliding = ref(false)
-  /** The correction whose trial is in hand. */
-  const trying = ref<number | null>(null)
+  /** The correction whose trial is in hand, or all of them. */
+  const trying = ref<number | 'all' | null>(null)
+  /** What a demonstration is being painted with. */
+  const brush = shallowRef<{ readonly hex: string, readonly width: number } | null>(null)
   const declared = shallowRef<DeclaredFit | null>(null)
   /** Sections of the report measured again: with the intended focus, or on another wheel than it was stored with. */
   const focused = shallowRef<FocusedSections | null>(null)
@@ -93,7 +95,7 @@ export const useBenchStore = defineStore('bench', () => {
   const { history, keep: _keep, ...editing } = edits
 
   return {
-    submission, critique, station, lens, comparing, draft, trials, sliding, trying, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,
+    submission, critique, station, lens, comparing, draft, trials, sliding, trying, brush, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, marking: drawing.marking, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, drawMark: drawing.mark, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
     ...editing, visit, measureAgain

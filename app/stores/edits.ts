@@ -31,6 +31,8 @@ const scoreWords = (score: Scored | null): string => (score ? score.qualities.fi
 
 export function createEdits({ critique, refresh, path }: Held) {
   const saving = ref<Saving>('saved'), problem = ref(''), conflict = shallowRef<Conflict | null>(null)
+  /** Counts how often another window's version was taken: what is being written here starts from it again. */
+  const theirs = ref(0)
   /** In turn: a change is written over what the one before it left. */
   let queue: Promise<unknown> = Promise.resolve()
 
@@ -99,7 +101,7 @@ export function createEdits({ critique, refresh, path }: Held) {
   }
 
   return {
-    saving, problem, conflict, history, keep, note,
+    saving, problem, conflict, theirs, history, keep, note,
     addArea: (name: string, area: Area) => create('/areas', { name, area }),
     removeArea: ({ id, name, area }: MarkedArea) => remove('/areas', id, { name, area }),
     changeArea: (id: number, next: { name: string, area: Area }) =>

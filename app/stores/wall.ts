@@ -13,10 +13,14 @@ export const useWallStore = defineStore('wall', () => {
   const view = shallowRef<WallView>(PLAIN_VIEW)
   const ground = ref<Ground>('grey')
   const reference = ref<Referred>('off')
+  /** Where the line between before and after stands, as a share of the wall; null for none. */
+  const divider = ref<number | null>(null)
 
   const change = (part: Partial<WallView>): void => { view.value = { ...view.value, ...part } }
   return {
-    view, ground, reference, change,
+    view, ground, reference, divider, change,
+    divide: (at: number) => { divider.value = Math.min(0.98, Math.max(0.02, at)) },
+    toggleDivider: () => { divider.value = divider.value === null ? 0.5 : null },
     /** As large as fits, upright, not mirrored. */
     fit: () => { view.value = PLAIN_VIEW },
     hangAs: (hanging: Hanging) => change({ hanging: view.value.hanging === hanging ? 'fit' : hanging, zoom: 1, panX: 0, panY: 0 }),

@@ -19,7 +19,7 @@ export async function prepareDatabase(url: string, demo: boolean): Promise<void>
     if (applied.length > 0) step(`database brought up to date: ${applied.join(', ')}`)
     if (!demo || await countAccounts(pool) > 0) return
     step('loading the demo: a harbour town\'s evening class (painting its pictures takes about a minute)')
-    openWorkers(join(ROOT, '.output/server/work/picture.worker.mjs'))
+    openWorkers(join(ROOT, '.output/server/work'))
     await seedDemo(new Date(), progress)
     progressDone()
   } finally {

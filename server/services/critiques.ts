@@ -20,10 +20,11 @@ async function wholeCritique(submissionId: number, classId: number, withNotes: b
   if (!head) throw new AppError('not-found', 'There is no critique of this piece.')
   const [corrections, areas, assigned, standards, rubric, notes] = await Promise.all([
     listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId), findStandards(db(), classId), findRubric(db(), classId),
-    withNotes ? findNotes(db(), submissionId) : NO_NOTES
+    findNotes(db(), submissionId)
   ])
   const assignment = assigned && { id: assigned.assignment.id, exercise: assigned.assignment.exercise, dueOn: assigned.assignment.dueOn }
-  return { ...head, seconds: withNotes ? head.seconds : 0, corrections, areas, assignment, standards, rubric, notes }
+  // The learner reads the instructor's verdicts on the readings, and nothing else of the notes.
+  return { ...head, seconds: withNotes ? head.seconds : 0, corrections, areas, assignment, standards, rubric, notes: withNotes ? notes : { ...NO_NOTES, judged: notes.judged } }
 }
 
 /** The instructor's draft, or for its learner the critique once it is released. */

@@ -1,13 +1,16 @@
 /**
  * Worker threads need a real file beside the built server, and Nitro would fold them into a chunk:
- * this bundles each into `<serverDir>/work/`. sharp stays outside: it is native.
+ * this bundles each into `<serverDir>/work/`, the sheet's typefaces beside them. What stays outside is native
+ * (sharp) or reads files of its own package (pdfmake).
  */
 import { build } from 'esbuild'
 import { join } from 'node:path'
+import { copyFonts } from './sheet/fonts'
 
-export const WORKERS = ['picture'] as const
+export const WORKERS = ['picture', 'export'] as const
 
 export async function bundleWorkers(serverDir: string): Promise<void> {
+  copyFonts(join(serverDir, 'work/fonts'))
   await build({
     entryPoints: WORKERS.map(name => join(import.meta.dirname, `${name}.worker.ts`)),
     outdir: join(serverDir, 'work'),
@@ -19,7 +22,7 @@ export async function bundleWorkers(serverDir: string): Promise<void> {
     target: 'node20',
     // Constants written into the loops that use them, instead of being looked up in each round.
     minifySyntax: true,
-    external: ['sharp'],
+    external: ['sharp', 'pdfmake'],
     logLevel: 'warning'
   })
 }

@@ -24,6 +24,8 @@ const TOP = 84, MARGIN = 34
 const referred = computed(() => (bench.submission!.hasReference ? wall.reference : 'off'))
 const beside = computed(() => referred.value === 'beside'), under = computed(() => referred.value === 'under')
 watch(referred, (now) => { if (now !== 'off' && !referenceReady.value) void loadReference() }, { immediate: true })
+/** The line stands only where there is something to compare. */
+const divided = computed(() => wall.divider !== null && (under.value || bench.trials.length > 0 || bench.shownLens.name !== 'plain'))
 /** The picture takes the wall, or its left half. */
 const room = computed<Room>(() => {
   const across = Math.max(1, width.value - 2 * MARGIN), half = beside.value ? (across - MARGIN) / 2 : across
@@ -46,7 +48,8 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
 <template>
   <div ref="element" class="wall" :class="{ drawing: bench.tool }" :style="{ background: GROUND_COLOUR[wall.ground] }" :data-ground="wall.ground">
     <WallPicture :frame="frame" which="own" />
-    <div v-if="beside || under" v-show="beside || bench.comparing"><WallPicture ref="reference" :frame="otherFrame" which="reference" /></div>
+    <div v-if="beside || under" v-show="beside || bench.comparing || divided" :style="divided && under ? { position: 'absolute', inset: 0, clipPath: `inset(0 0 0 ${100 * wall.divider!}%)` } : undefined"><WallPicture ref="reference" :frame="otherFrame" which="reference" /></div>
+    <WallDivider v-if="divided" :frame="frame" :width="width" />
     <p v-if="!ready || problem" class="waiting" role="status">{{ problem || 'Hanging the picture …' }}</p>
     <v-stage
       v-if="turn > 0" :config="{ width, height }" class="stage" @pointerdown="hand.press" @pointermove="hand.move" @pointerup="hand.lift" @pointerleave="hand.leave" @pointercancel="hand.leave"
@@ -62,6 +65,6 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
 .wall.drawing { cursor: crosshair; }
 .stage { position: absolute; inset: 0; touch-action: none; }
 .waiting { position: absolute; inset: 0; display: grid; place-items: center; color: #000; }
-.over { position: absolute; inset: 0; pointer-events: none; }
+.over { z-index: 2; position: absolute; inset: 0; pointer-events: none; }
 .over > :deep(*) { pointer-events: auto; }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { describeTarget } from '~~/core/critique/target'
+import type { Phrase } from '~~/shared/phrase'
 import type { CorrectionDraft } from '~~/shared/critique'
 import type { AreaTool, MarkTool } from '~/stores/drawing'
 
@@ -19,6 +20,11 @@ function place(marked: Marked) {
 async function markAs(tool: AreaTool | MarkTool) {
   const marked = await drawMarked(bench, tool)
   if (marked) place(marked)
+}
+const shelf = ref(false)
+/** A phrase takes an empty field, and follows what is already there. */
+function take({ field, words }: Phrase) {
+  form[field] = [form[field], words].filter(Boolean).join(' ')
 }
 const hasTarget = ref(form.target !== null)
 /** Targets in steps, degrees of temperature or ranks; the others are shares. */
@@ -51,6 +57,8 @@ async function save() {
     <v-textarea v-model="form.what" label="What is wrong" autofocus />
     <v-textarea v-model="form.reason" label="Why, as read" />
     <v-textarea v-model="form.todo" label="What to do" />
+    <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">from your phrases</button>
+    <LazyPhraseShelf v-if="shelf" :station="form.station" @take="take" />
     <div v-if="form.target" class="target">
       <v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" />
       <v-text-field v-if="hasTarget" v-model.number="bound" type="number" label="Bound" class="bound" />
@@ -67,6 +75,7 @@ async function save() {
 <style scoped>
 .form { display: grid; gap: 10px; }
 .marks { font-size: 13px; color: var(--panel-quiet); display: flex; flex-wrap: wrap; gap: 2px 10px; }
+.shelved { justify-self: start; }
 .target { display: grid; grid-template-columns: 1fr 84px; gap: 8px; align-items: center; }
 .actions { display: flex; gap: 16px; align-items: baseline; }
 </style>

@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import { moveArrayElement, useSortable } from '@vueuse/integrations/useSortable'
+import type { SortableEvent } from 'sortablejs'
 import { describeTarget } from '~~/core/critique/target'
+import type { Correction } from '~~/shared/critique'
 import { tagOf } from '~/stores/bench'
 
 /** The corrections as a strip of tags over the wall; one opens as a sheet below it. */
@@ -10,8 +13,17 @@ const editing = ref(false)
 const draftKey = computed(() => `${bench.draft?.station} ${bench.draft?.readingId} ${bench.draft?.what}`)
 
 const corrections = computed(() => bench.critique?.corrections ?? [])
+const tries = computed(() => corrections.value.filter(c => c.trial).length)
 const current = computed(() => corrections.value.find(c => c.id === open.value) ?? null)
 watch(open, () => { editing.value = false })
+
+/** Dragged tags keep the order they were dropped in; the numbers follow. */
+const row = ref<HTMLElement>(), dragged = ref<Correction[]>([])
+watch(corrections, (now) => { dragged.value = [...now] }, { immediate: true })
+useSortable(row, dragged, { draggable: '.dragged', animation: 120, onUpdate: (event: SortableEvent) => {
+  moveArrayElement(dragged, event.oldDraggableIndex!, event.newDraggableIndex!, event)
+  void nextTick(() => bench.orderCorrections(dragged.value.map(c => c.id)))
+} })
 
 async function move(by: -1 | 1) {
   const order = corrections.value.map(c => c.id)
@@ -31,8 +43,9 @@ async function remove() {
 
 <template>
   <div class="strip">
-    <div class="tags">
-      <button v-for="c in corrections" :key="c.id" class="tag" :aria-expanded="open === c.id" :title="c.what" @click="open = open === c.id ? null : c.id">{{ tagOf(c) }}</button>
+    <div ref="row" class="tags">
+      <button v-for="c in dragged" :key="c.id" class="tag dragged" :aria-expanded="open === c.id" :title="c.what" @click="open = open === c.id ? null : c.id">{{ tagOf(c) }}</button>
+      <button v-if="tries > 1" class="tag" :aria-pressed="bench.trying === 'all'" title="All trials together" @click="bench.trying = bench.trying === 'all' ? null : 'all'">all</button>
       <button v-if="!bench.released" class="tag" aria-label="New correction" title="New correction (m)" @click="beginCorrection(bench)">+</button>
     </div>
     <div v-if="bench.draft" v-show="!bench.tool" class="sheet">
@@ -61,7 +74,7 @@ async function remove() {
 .strip { display: grid; justify-items: end; gap: 8px; }
 .tags { display: flex; gap: 6px; flex-wrap: wrap; justify-content: flex-end; }
 .tag { min-width: 24px; height: 24px; padding: 0 6px; background: #111; color: #f3f3f3; border: 1px solid #f3f3f3; font-size: 13px; font-weight: 600; }
-.tag[aria-expanded='true'] { background: #f3f3f3; color: #111; }
+.tag[aria-expanded='true'], .tag[aria-pressed='true'] { background: #f3f3f3; color: #111; }
 .sheet { width: 340px; max-height: calc(100vh - 240px); overflow: auto; background: var(--panel); color: var(--panel-ink); border: 1px solid #f3f3f3; padding: 14px; display: grid; gap: 8px; }
 .why { font-size: 13px; color: var(--panel-quiet); }
 .actions { display: flex; gap: 14px; flex-wrap: wrap; color: var(--panel-quiet); }

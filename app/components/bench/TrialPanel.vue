@@ -107,12 +107,13 @@ const reached = computed(() => after.value?.target?.reached ?? null)
       <label v-if="correction.area"><input type="checkbox" :checked="trial.outside" @change="change({ ...trial, outside: !trial.outside })"> everything but the area</label>
       <button v-if="showsSomething(trial)" class="word-link" @click="change(NO_TRIAL)">nothing changed</button>
     </div>
+    <StrokePainter :model-value="trial.strokes ?? []" @update:model-value="change({ ...trial, strokes: $event })" />
     <table v-if="rows.length">
       <thead><tr><th /><th>before</th><th>after</th></tr></thead>
       <tbody><tr v-for="r in rows" :key="r.words"><td>{{ r.words }}</td><td>{{ r.before }}</td><td>{{ r.after }}</td></tr></tbody>
     </table>
     <p v-if="correction.target && reached !== null" role="status" class="reached">{{ reached ? 'The target is reached' : 'Not yet' }}: {{ describeTarget(correction.target) }}.</p>
-    <p v-if="bench.trials.length" class="hint">Hold space to see it as it was.</p>
+    <p v-if="bench.trials.length" class="hint">Hold space to see it as it was, or press c for a line between both.</p>
   </section>
 </template>
 

@@ -10,6 +10,7 @@ const bench = useBenchStore()
 const works = ref(bench.critique!.works), verdict = ref(bench.critique!.verdict)
 const exercise = ref(bench.critique!.assignment?.exercise ?? null)
 const dueOn = ref(bench.critique!.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
+watch(() => bench.theirs, () => { [works.value, verdict.value] = [bench.critique!.works, bench.critique!.verdict] })
 const asking = ref(false), note = ref(''), answer = ref(bench.critique!.answer)
 const again = computed(() => bench.critique!.releasedAt !== null)
 
@@ -72,15 +73,19 @@ async function release() {
       <li v-for="c in bench.critique!.corrections" :key="c.id"><b>{{ tagOf(c) }}</b> {{ c.what }}</li>
     </ol>
     <p v-else class="quiet-text">No correction is marked yet.</p>
-    <v-textarea v-model="verdict" label="Verdict and the next step" :rows="4" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" />
+    <LazyRichEditor v-if="!bench.released" v-model="verdict" label="Verdict and the next step" @update:model-value="edited" @blur="write" />
+    <RichText v-else :words="verdict" />
     <div class="exercise">
       <v-select v-model="exercise" :items="exercises" label="Exercise" :readonly="bench.released" @update:model-value="assign" />
       <v-text-field v-if="exercise" v-model="dueOn" type="date" label="Due on" :readonly="bench.released" @change="assign" />
     </div>
     <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
     <ScorePanel v-if="scoring" />
-    <v-btn v-if="!bench.released" variant="flat" color="primary" @click="asking = true">Release to {{ bench.submission!.learner.name }}</v-btn>
-    <p class="quiet-text">Take away: <a v-for="[name, words] in EXPORT_LINKS" :key="name" :href="`/api/submissions/${bench.submission!.id}/export/${name}`" download class="away">{{ words }}</a></p>
+    <div v-if="!bench.released" class="actions">
+      <v-btn variant="flat" color="primary" @click="asking = true">Release to {{ bench.submission!.learner.name }}</v-btn>
+      <NuxtLink :to="`/critique/${bench.submission!.id}`" class="preview">see it as {{ bench.submission!.learner.name.split(' ')[0] }} will</NuxtLink>
+    </div>
+    <TakeAway :submission-id="bench.submission!.id" :editable="!bench.released" @changed="bench.refreshCritique()" />
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>
         <div class="ask">
@@ -109,9 +114,9 @@ async function release() {
 .corrections b { font-family: var(--sans); font-size: 12px; margin-right: 4px; }
 .back { display: grid; gap: 8px; justify-items: start; }
 .back > .v-input { width: 100%; }
-.away { margin-right: 12px; }
 .exercise { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .quiet-text { color: var(--panel-quiet); }
 .ask { padding: 20px 24px; display: grid; gap: 12px; }
-.actions { display: flex; gap: 12px; }
+.actions { display: flex; gap: 12px; align-items: baseline; }
+.preview { font-size: 13px; }
 </style>

@@ -4,6 +4,7 @@ import { tagOf } from '~/stores/bench'
 import { linesOfMark, tagPointOf, type MarkLine } from '~~/core/critique/mark'
 import { cornersOf, tagCornerOf, type Area } from '~~/core/picture/area'
 import { shapedBy } from '~/wall/shape'
+import { outlineOfStroke } from '~~/core/picture/stroke'
 import type { WallFrame } from '~/wall/frame'
 import type { Point } from '~~/shared/notes'
 
@@ -34,8 +35,12 @@ const marks = computed(() => (bench.unseen ? [] : bench.critique?.corrections ??
   return { id: c.id, tag, lines: markLines(linesOfMark(c.mark, c.area, size.value)), x: Math.max(2, x), y: Math.max(props.top, y - 20), width: 12 + 8 * tag.length }
 }))
 /** What is under the hand, or marked and not yet put in words. */
-const drafted = computed(() => {
+const drafted = computed((): Konva.LineConfig[] => {
   const mark = bench.marking ?? bench.draft?.mark ?? null, area = bench.marking ? null : bench.draft?.area ?? null
+  if (mark?.kind === 'stroke' && bench.brush) {
+    const points = outlineOfStroke(mark.points, bench.brush.width, size.value).points.flatMap(([x, y]) => props.frame.toWall(x, y))
+    return [{ points, closed: true, fill: bench.brush.hex, listening: false }]
+  }
   return mark || area ? markLines(linesOfMark(mark, area, size.value)) : []
 })
 const areas = computed(() => bench.areas.filter(a => !bench.unseen && a.id !== bench.reshaping?.id && !bench.critique!.corrections.some(c => JSON.stringify(c.area) === JSON.stringify(a.area)))

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { useBenchPicture } from '~/composables/usePicture'
+import type { LensRequest } from '~~/core/lens/lens'
 import type { WallFrame } from '~/wall/frame'
 import type { Which } from '~/workers/protocol'
 
 /** One hung picture, seen through the lens; looked at closely, the plain one shows every pixel of the file. */
-const props = defineProps<{ frame: WallFrame, which: Which }>()
+const props = defineProps<{ frame: WallFrame, which: Which, /** Whatever is looked at: as it is. */ plain?: boolean }>()
 const bench = useBenchStore()
+const PLAIN: LensRequest = { name: 'plain' }
+const lens = computed(() => (props.plain ? PLAIN : bench.shownLens))
 const { client, ready, referenceReady, problem } = useBenchPicture()
 
 const canvas = ref<HTMLCanvasElement>()
@@ -28,10 +31,10 @@ async function draw() {
 }
 async function drawOnce() {
   if (!loaded.value) return
-  const asked = bench.shownLens, trials = props.which === 'own' && asked.name === 'plain' && !bench.comparing ? bench.trials : []
+  const asked = lens.value, trials = props.which === 'own' && !props.plain && asked.name === 'plain' && !bench.comparing ? bench.trials : []
   const bitmap = await client.call(w => (trials.length ? w.tried(trials, bench.sliding) : w.lens(asked, undefined, props.which))).catch((error: Error) => { problem.value = error.message })
   if (!bitmap || !canvas.value) return
-  if (asked === bench.shownLens && (trials.length === 0 || trials === bench.trials)) {
+  if (asked === lens.value && (trials.length === 0 || trials === bench.trials)) {
     canvas.value.width = bitmap.width
     canvas.value.height = bitmap.height
     raster.value = { width: bitmap.width, height: bitmap.height }
@@ -41,22 +44,22 @@ async function drawOnce() {
   }
   bitmap.close()
 }
-watch([() => bench.shownLens, () => bench.trials, () => bench.comparing, () => bench.sliding, loaded], draw)
+watch([lens, () => bench.trials, () => bench.comparing, () => bench.sliding, loaded], draw)
 onMounted(draw)
 
 /** The whole file is fetched only when the display size has no more to show. */
-const wanted = computed(() => props.which === 'own' && bench.shownLens.name === 'plain' && bench.trials.length === 0 && raster.value !== null
+const wanted = computed(() => props.which === 'own' && lens.value.name === 'plain' && (props.plain || bench.trials.length === 0) && raster.value !== null
   && bench.submission!.width > raster.value.width && props.frame.scale * bench.submission!.width * window.devicePixelRatio > 1.25 * raster.value.width)
 const fetched = ref(false)
 watch(wanted, (now) => { if (now) fetched.value = true })
 const size = computed(() => (props.which === 'own' ? bench.submission! : raster.value ?? { width: 1, height: 1 }))
 const style = computed(() => ({ width: `${size.value.width}px`, height: `${size.value.height}px`, transform: props.frame.transform, imageRendering: props.frame.scale > 3 ? 'pixelated' as const : 'auto' as const }))
-const label = computed(() => (props.which === 'own' ? `${bench.submission!.title}, seen through: ${bench.shownLens.name}` : 'the reference'))
+const label = computed(() => (props.which === 'own' ? `${bench.submission!.title}, seen through: ${lens.value.name}` : 'the reference'))
 defineExpose({ raster })
 </script>
 
 <template>
-  <canvas ref="canvas" class="picture" role="img" :aria-label="label" :data-which="which" :style="style" />
+  <canvas ref="canvas" class="picture" role="img" :aria-label="label" :data-which="plain ? 'plain' : which" :style="style" />
   <img v-if="fetched" v-show="wanted" class="picture" :src="`/api/submissions/${bench.submission!.id}/picture/full`" alt="" :style="style">
 </template>
 

@@ -19,6 +19,7 @@ const turned = computed(() => Math.round(wall.view.angleDeg))
       <label class="turn">tilt <input type="range" min="-180" max="180" step="1" :value="turned" @input="wall.turn(Number(($event.target as HTMLInputElement).value) - wall.view.angleDeg)"> {{ turned }}°</label>
       <button v-if="bench.submission!.hasReference" class="word-link" @click="wall.nextReference()">reference: {{ wall.reference }}</button>
     </template>
+    <button class="word-link" title="c" :aria-pressed="wall.divider !== null" @click="wall.toggleDivider()">before | after</button>
     <button class="word-link" @click="wall.nextGround()">ground: {{ wall.ground }}</button>
   </div>
 </template>

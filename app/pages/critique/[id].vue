@@ -20,6 +20,15 @@ onMounted(async () => {
     problem.value = messageOf(error)
   }
 })
+const session = useSessionStore()
+/** The instructor looks at it as the learner will. */
+const previewed = computed(() => session.account?.role === 'instructor')
+const report = computed(() => (submission.value?.measurement.state === 'done' ? submission.value.measurement.report : null))
+/** One correction after the other, each alone on the picture. */
+function step(by: 1 | -1) {
+  const all = critique.value!.corrections, at = all.findIndex(c => c.id === chosen.value)
+  chosen.value = all[at < 0 ? (by > 0 ? 0 : all.length - 1) : at + by]?.id ?? null
+}
 const score = computed(() => (critique.value?.score ? scoreRubric(Object.values(critique.value.score.scores)) : null))
 const question = ref('')
 async function ask() {
@@ -40,6 +49,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
   <article v-else-if="submission && critique" class="critique">
     <MarkedPicture v-model="chosen" :submission-id="id" :title="submission.title" :width="submission.width" :height="submission.height" :corrections="critique.corrections" />
     <div class="text">
+      <p v-if="previewed" class="preview" role="status">{{ critique.state === 'released' ? 'Released.' : 'Not released yet.' }} So {{ submission.learner.name }} reads it. <NuxtLink :to="`/bench/${id}/verdict`">Back to the bench</NuxtLink></p>
       <h1>{{ submission.title }}</h1>
       <p v-if="critique.amendedNote" class="quiet">Changed on {{ dayWords(critique.releasedAt!) }}: {{ critique.amendedNote }}</p>
       <p v-if="submission.question" class="question quiet">“{{ submission.question }}”</p>
@@ -49,8 +59,9 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
       </section>
       <section v-if="critique.corrections.length" aria-label="Corrections">
         <h2>To change, in this order</h2>
+        <p v-if="critique.corrections.length > 1" class="quiet steps">one by one: <button class="word-link" @click="step(-1)">before</button> <button class="word-link" @click="step(1)">next</button> <button v-if="chosen !== null" class="word-link" @click="chosen = null">all</button></p>
         <ol>
-          <li v-for="c in critique.corrections" :key="c.id" :class="{ chosen: chosen === c.id }" @mouseenter="chosen = c.id" @mouseleave="chosen = null">
+          <li v-for="c in critique.corrections" :key="c.id" :class="{ chosen: chosen === c.id }" @click="chosen = c.id">
             <span class="tag">{{ tagOf(c) }}</span>
             <div>
               <p class="words">{{ c.what }}</p>
@@ -63,9 +74,10 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
       </section>
       <section v-if="critique.verdict" aria-label="Verdict">
         <h2>The next step</h2>
-        <p v-for="line in critique.verdict.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
+        <RichText :words="critique.verdict" />
       </section>
-      <section aria-label="One question back">
+      <KeyReadings v-if="report" :report="report" :critique="critique" />
+      <section v-if="!previewed || critique.questionBack" aria-label="One question back">
         <template v-if="critique.questionBack">
           <h2>You asked</h2>
           <p class="question">“{{ critique.questionBack }}”</p>
@@ -82,7 +94,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         <p class="quiet">{{ score.sum }} of {{ score.most }}, over what was scored.</p>
         <ul class="score"><li v-for="q in critique.score.qualities.filter(k => critique!.score!.scores[k.key] !== undefined)" :key="q.key"><span>{{ q.title }}</span><b>{{ critique.score.scores[q.key] === 'not-applicable' ? '–' : critique.score.scores[q.key] }}</b></li></ul>
       </section>
-      <p class="quiet">Take away: <a v-for="[name, words] in EXPORT_LINKS" :key="name" :href="`/api/submissions/${id}/export/${name}`" download class="away">{{ words }}</a></p>
+      <TakeAway :submission-id="id" />
       <section v-if="critique.assignment" aria-label="Exercise">
         <h2>Exercise: {{ EXERCISES[critique.assignment.exercise].title }}</h2>
         <p class="words">{{ EXERCISES[critique.assignment.exercise].trains }}.</p>
@@ -98,11 +110,13 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
 h2 { margin-bottom: 4px; }
 ol { list-style: none; padding: 0; display: grid; gap: 4px; }
 li { display: grid; grid-template-columns: auto 1fr; gap: 10px; padding: 8px; margin: 0 -8px; }
+li { cursor: pointer; }
+.steps { display: flex; gap: 12px; }
+.preview { border: 1px solid var(--line); padding: 6px 10px; }
 li.chosen { background: #e5e5e5; }
 
 .ask { display: grid; gap: 8px; justify-items: start; }
 .ask > .v-input { width: 100%; }
-.away { margin-right: 12px; }
 .score { list-style: none; padding: 0; }
 .score li { display: flex; justify-content: space-between; padding: 2px 0; margin: 0; }
 .tag { background: #111; color: #f3f3f3; font-size: 12px; font-weight: 600; padding: 0 6px; height: 20px; line-height: 20px; margin-top: 2px; }

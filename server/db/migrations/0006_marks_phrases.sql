@@ -15,4 +15,6 @@ CREATE TABLE IF NOT EXISTS phrases (
 );
 -- When a mail left by a real server, or why it did not; both empty while mail only lies here.
 ALTER TABLE outbox ADD COLUMN IF NOT EXISTS delivered_at DATETIME(3) NULL;
+ALTER TABLE outbox ADD COLUMN IF NOT EXISTS tries INT UNSIGNED NOT NULL DEFAULT 0;
+ALTER TABLE outbox ADD COLUMN IF NOT EXISTS tried_at DATETIME(3) NULL;
 ALTER TABLE outbox ADD COLUMN IF NOT EXISTS failure VARCHAR(300) NOT NULL DEFAULT '';

@@ -110,9 +110,14 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
         <button class="word-link" @click="bench.trying = null">back to {{ plan.name }}</button>
         <LazyTrialPanel :key="tried.id" :correction="tried" />
       </template>
+      <template v-else-if="bench.trying === 'all'">
+        <h2>All trials together</h2>
+        <button class="word-link" @click="bench.trying = null">back to {{ plan.name }}</button>
+        <LazyAllTrials />
+      </template>
       <h2 v-else>{{ plan.name }}</h2>
       <p v-if="bench.problem" role="alert" class="problem">{{ bench.problem }}</p>
-      <template v-if="tried || turn < 4" />
+      <template v-if="bench.trying !== null || turn < 4" />
       <template v-else-if="bench.station === 'verdict'"><LazyVerdictPanel /></template>
       <template v-else-if="bench.report">
         <StationPanel :key="bench.station" @exercise="toExercise" />
@@ -122,6 +127,7 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
       </p>
       <div v-else role="status" class="measuring"><p>Being measured …</p><i /><i /><i /></div>
     </main>
+    <LazyConflictDialog v-if="bench.conflict" />
     <LazyKeyList v-if="help" v-model="help" />
   </div>
 </template>

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { readingsOf } from '~~/core/critique/readings'
+import { keyReadings } from '~~/core/critique/key-readings'
+import type { Report } from '~~/core/measure/report'
+import type { Critique } from '~~/shared/critique'
+
+/** What was measured and counts for this critique, in sentences. */
+const props = defineProps<{ report: Report, critique: Critique }>()
+const MOST = 6
+const WORDS = { works: 'works', look: 'look again', fix: 'to fix' } as const
+const readings = computed(() => keyReadings({
+  readings: readingsOf(props.report, { standards: props.critique.standards, declared: null }), judged: props.critique.notes.judged, marked: props.critique.corrections.map(c => c.readingId)
+}, MOST))
+</script>
+
+<template>
+  <details class="measured">
+    <summary>What was measured</summary>
+    <dl>
+      <template v-for="r in readings" :key="r.id">
+        <dt class="quiet">{{ WORDS[r.verdict] }}</dt>
+        <dd><p class="words">{{ r.sentence }}</p><p class="quiet">{{ r.why }}</p></dd>
+      </template>
+    </dl>
+  </details>
+</template>
+
+<style scoped>
+summary { cursor: pointer; font-family: var(--serif); font-size: 19px; }
+dl { display: grid; grid-template-columns: auto 1fr; gap: 10px 12px; padding-top: 8px; }
+dt { font-size: 12px; padding-top: 3px; }
+</style>

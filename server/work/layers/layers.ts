@@ -1,0 +1,108 @@
+/** The full-size picture with its trials applied, and the OpenRaster file of original, trials and marks. */
+import sharp, { type Sharp } from 'sharp'
+import { zipSync, type Zippable } from 'fflate'
+import { linesOfMark, type Mark } from '../../../core/critique/mark'
+import { OPEN_RASTER_THUMB, OPEN_RASTER_TYPE, stackXml, type RasterLayer } from '../../../core/export/open-raster'
+import type { Area } from '../../../core/picture/area'
+import { diagonalOf, type Raster } from '../../../core/picture/raster'
+import { applyTrial } from '../../../core/trial/apply'
+import type { Trial } from '../../../core/trial/trial'
+import { differenceOf } from './difference'
+
+export interface LayeredCorrection {
+  /** Tag and words, as the layer is called. */
+  readonly name: string
+  readonly area: Area | null
+  readonly mark: Mark | null
+  readonly trial: Trial | null
+}
+
+/** Told as the work goes on, 0–1. */
+export type Progress = (share: number) => void
+
+/** Every pixel of a stored original, upright, in sRGB. */
+export async function decodeFull(bytes: Uint8Array): Promise<Raster> {
+  const { data, info } = await sharp(bytes, { limitInputPixels: false, pages: 1 }).rotate().toColourspace('srgb').ensureAlpha().raw({ depth: 'uchar' }).toBuffer({ resolveWithObject: true })
+  return { width: info.width, height: info.height, data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.length) }
+}
+
+const imageOf = ({ width, height, data }: Raster): Sharp => sharp(data, { raw: { width, height, channels: 4 } })
+
+/** Quick and lossless: a large file made now is worth more than a smaller one made later. */
+const png = async (image: Sharp): Promise<Uint8Array> => new Uint8Array(await image.png({ compressionLevel: 1, adaptiveFiltering: false }).toBuffer())
+
+/** An opaque picture needs no fourth channel. */
+async function pngOf(raster: Raster): Promise<Uint8Array> {
+  const image = imageOf(raster)
+  return png(isOpaque(raster) ? image.removeAlpha() : image)
+}
+function isOpaque({ data }: Raster): boolean {
+  for (let i = 3; i < data.length; i += 4) if (data[i] !== 255) return false
+  return true
+}
+
+export async function appliedPicture(original: Raster, corrections: readonly LayeredCorrection[], progress: Progress): Promise<Uint8Array> {
+  const tried = corrections.filter(c => c.trial), steps = tried.length + 2
+  progress(1 / steps)
+  let after = original
+  for (const [i, { trial, area }] of tried.entries()) {
+    after = applyTrial(trial!, area, after)
+    progress((i + 2) / steps)
+  }
+  return pngOf(after)
+}
+
+/** A mark as its lines, a light casing under a dark core, cut to their box; its tag is the layer's name. */
+async function markLayer({ area, mark }: LayeredCorrection, { width, height }: Raster): Promise<{ bytes: Uint8Array, x: number, y: number } | null> {
+  const thick = Math.max(1, 0.0022 * diagonalOf({ width, height })), lines = linesOfMark(mark, area, { width, height })
+  const xs = lines.flatMap(l => l.points.map(p => p[0] * width)), ys = lines.flatMap(l => l.points.map(p => p[1] * height)), edge = 3 * thick
+  const x = Math.max(0, Math.floor(Math.min(...xs) - edge)), y = Math.max(0, Math.floor(Math.min(...ys) - edge))
+  const w = Math.min(width, Math.ceil(Math.max(...xs) + edge)) - x, h = Math.min(height, Math.ceil(Math.max(...ys) + edge)) - y
+  if (w < 1 || h < 1) return null
+  const paths = lines.map(({ points, closed, filled }) => {
+    const d = `M${points.map(([px, py]) => `${(px * width).toFixed(1)} ${(py * height).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`
+    return `<path d="${d}" fill="none" stroke="#f3f3f3" stroke-width="${2.2 * thick}"/><path d="${d}" fill="${filled ? '#111111' : 'none'}" stroke="#111111" stroke-width="${thick}"/>`
+  })
+  const svg = Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${x} ${y} ${w} ${h}">${paths.join('')}</svg>`)
+  return { bytes: await png(sharp(svg, { limitInputPixels: false })), x, y }
+}
+
+/** The open layered file: marks above trials above the original, what they look like together, and a thumbnail. */
+export async function openRaster(original: Raster, corrections: readonly LayeredCorrection[], progress: Progress): Promise<Uint8Array> {
+  const files: Zippable = { mimetype: [new TextEncoder().encode(OPEN_RASTER_TYPE), { level: 0 }] }
+  const layers: RasterLayer[] = [], steps = 3 + 2 * corrections.length
+  let done = 0, merged = original
+  const step = (): void => progress(++done / steps)
+  const add = (name: string, file: string, bytes: Uint8Array, x: number, y: number): void => {
+    files[file] = [bytes, { level: 0 }]
+    layers.unshift({ name, source: file, x, y })
+  }
+  add('original', 'data/original.png', await pngOf(original), 0, 0)
+  step()
+  for (const [i, c] of corrections.entries()) {
+    const after = c.trial ? applyTrial(c.trial, c.area, merged) : merged, cut = c.trial && differenceOf(merged, after)
+    if (cut) add(`${c.name}, as it could be`, `data/trial-${i + 1}.png`, await png(imageOf(cut.raster)), cut.x, cut.y)
+    merged = after
+    step()
+  }
+  const flat = imageOf(merged), marks: { input: Buffer, left: number, top: number }[] = []
+  for (const [i, c] of corrections.entries()) {
+    if (c.area) {
+      const layer = await markLayer(c, original)
+      if (layer) {
+        add(c.name, `data/mark-${i + 1}.png`, layer.bytes, layer.x, layer.y)
+        marks.push({ input: Buffer.from(layer.bytes), left: layer.x, top: layer.y })
+      }
+    }
+    step()
+  }
+  const together = marks.length ? sharp(await flat.composite(marks).raw().toBuffer(), { raw: { width: original.width, height: original.height, channels: 4 } }) : flat
+  files['stack.xml'] = [new TextEncoder().encode(stackXml(original.width, original.height, layers)), { level: 6 }]
+  files['mergedimage.png'] = [await png(isOpaque(original) ? together.clone().removeAlpha() : together.clone()), { level: 0 }]
+  step()
+  files['Thumbnails/thumbnail.png'] = [new Uint8Array(await together.clone().resize(OPEN_RASTER_THUMB, OPEN_RASTER_THUMB, { fit: 'inside', withoutEnlargement: true }).png().toBuffer()), { level: 0 }]
+  // Pictures are stored as they are: there is nothing left to press out of them.
+  const file = zipSync(files)
+  step()
+  return file
+}

@@ -1,0 +1,109 @@
+/** The critique sheet as the PDF writer takes it: picture with marks, before and after, what was read, the words, the exercise. */
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { parseRich } from '../../../core/critique/rich'
+import type { Reading } from '../../../core/critique/reading'
+import { isMeasured, type Report } from '../../../core/measure/report'
+import { familiesSvg, figureSvg, marksSvg, valuesSvg, type SheetMark } from './charts'
+import { typeset } from './fonts'
+
+export type Paper = 'A4' | 'LETTER'
+
+export interface SheetCorrection extends SheetMark {
+  readonly what: string
+  readonly reason: string
+  readonly todo: string
+  /** In words; null for none. */
+  readonly target: string | null
+}
+
+/** Everything that is said on the sheet. */
+export interface SheetWords {
+  readonly title: string
+  /** Who made it, in what, for which class, when it was released: one line. */
+  readonly about: string
+  readonly question: string
+  readonly works: readonly string[]
+  readonly corrections: readonly SheetCorrection[]
+  readonly verdict: string
+  readonly readings: readonly Reading[]
+  readonly exercise: { readonly title: string, readonly trains: string, readonly due: string } | null
+  readonly score: string | null
+}
+
+/** Pictures as JPEG data URLs, and what is drawn beside them. */
+export interface SheetPictures {
+  readonly width: number
+  readonly height: number
+  readonly picture: string
+  /** With all trials applied; null when there is none. */
+  readonly after: string | null
+  readonly report: Report
+  /** Counts in equal bins of value. */
+  readonly counts: readonly number[]
+}
+
+const MARGIN = 42
+const PAGE: Readonly<Record<Paper, readonly [number, number]>> = { A4: [595.28, 841.89], LETTER: [612, 792] }
+const QUIET = '#5e5e5e'
+const WORDS = { works: 'works', look: 'look again', fix: 'to fix' } as const
+
+const heading = (text: string): Content => ({ ...typeset(text, 'Serif', { fontSize: 14, margin: [0, 12, 0, 3] }), headlineLevel: 1 })
+const small = (text: string): Content => typeset(text, 'Sans', { fontSize: 8.5, color: QUIET })
+const said = (text: string): Content => typeset(text, 'Serif', { fontSize: 11, lineHeight: 1.15 })
+
+/** The picture hung in a box, its marks laid over it. */
+function hung(picture: string, marks: readonly SheetMark[], width: number, height: number): Content {
+  return { stack: [{ image: picture, width, height }, ...(marks.length ? [{ svg: marksSvg(marks, width, height), relativePosition: { x: 0, y: -height } }] : [])], unbreakable: true }
+}
+function fitted({ width, height }: SheetPictures, across: number, down: number): readonly [number, number] {
+  const scale = Math.min(across / width, down / height)
+  return [width * scale, height * scale]
+}
+
+function richContent(words: string): Content[] {
+  return parseRich(words).map(({ kind, spans }): Content => {
+    const text = spans.map(s => typeset(s.text, 'Serif', { bold: s.strong, italics: s.stressed, fontSize: 11 }))
+    return kind === 'item' ? { ul: [{ text }], margin: [0, 1, 0, 1] } : { text, lineHeight: 1.15, margin: [0, 1, 0, 2] }
+  })
+}
+
+function correctionContent(c: SheetCorrection): Content {
+  const lines: Content[] = [said(c.what), ...(c.reason && c.reason !== c.what ? [small(c.reason)] : []), ...(c.todo ? [said(c.todo)] : []), ...(c.target ? [small(`Reached with ${c.target}.`)] : [])]
+  return { columns: [typeset(c.tag, 'Sans', { bold: true, fontSize: 9, width: 24, margin: [0, 2, 0, 0] }), { stack: lines, width: '*' }], margin: [0, 2, 0, 4], unbreakable: true }
+}
+
+function readingContent(r: Reading): Content {
+  return { columns: [typeset(WORDS[r.verdict], 'Sans', { fontSize: 8.5, color: QUIET, width: 58, margin: [0, 2, 0, 0] }), { stack: [said(r.sentence), ...(r.figure ? [{ svg: figureSvg(r.figure), margin: [0, 1, 0, 1] } as Content] : [])], width: '*' }], margin: [0, 2, 0, 3], unbreakable: true }
+}
+
+/** @param paper its size. @returns a definition without a single outside reference. */
+export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper: Paper): TDocumentDefinitions {
+  const across = PAGE[paper][0] - 2 * MARGIN, [width, height] = fitted(pictures, across, 330), { report } = pictures
+  const half = (across - 12) / 2, [halfWidth, halfHeight] = fitted(pictures, half, 220)
+  const content: Content[] = [
+    typeset(words.title, 'Serif', { fontSize: 22 }), small(words.about),
+    ...(words.question ? [typeset(`“${words.question}”`, 'Serif', { italics: true, fontSize: 11, margin: [0, 4, 0, 0] })] : []),
+    { ...hung(pictures.picture, words.corrections, width, height) as object, margin: [0, 10, 0, 4] } as Content,
+    ...(words.works.length ? [heading('What works'), ...words.works.map(said)] : []),
+    ...(words.corrections.length ? [heading('To change, in this order'), ...words.corrections.map(correctionContent)] : []),
+    ...(words.verdict ? [heading('The next step'), ...richContent(words.verdict)] : []),
+    ...(pictures.after ? [{
+      unbreakable: true,
+      stack: [heading('Before, and as it could be'), { columns: [hung(pictures.picture, [], halfWidth, halfHeight), hung(pictures.after, [], halfWidth, halfHeight)], columnGap: 12 }, small('A demonstration, not a repainting: it shows the corrections above, nothing else.')]
+    } as Content] : []),
+    heading('What was measured'),
+    { columns: [
+      ...(isMeasured(report.value) ? [{ stack: [{ svg: valuesSvg(report.value, pictures.counts) }, small(`values, ${Math.round(report.value.darkest)} to ${Math.round(report.value.lightest)} of 100`)], width: 190 }] : []),
+      ...(isMeasured(report.harmony) ? [{ stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')], width: 110 }] : [])
+    ], margin: [0, 2, 0, 6], unbreakable: true } as Content,
+    ...words.readings.map(readingContent),
+    ...(words.score ? [heading('Score'), said(words.score)] : []),
+    ...(words.exercise ? [heading(`Exercise: ${words.exercise.title}`), said(`${words.exercise.trains}.`), small(`Due on ${words.exercise.due}. Work with solvents, dust and blades as their labels and your class say.`)] : [])
+  ]
+  return {
+    pageSize: paper, pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN + 14], info: { title: words.title, creator: 'Critica' }, defaultStyle: { font: 'Sans', fontSize: 10 }, content,
+    // A heading alone at the foot of a page goes over with what follows.
+    pageBreakBefore: (node, nodes) => node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
+    footer: (page: number, pages: number): Content => ({ columns: [small(words.title), { ...typeset(`${page} of ${pages}`, 'Sans', { fontSize: 8.5, color: QUIET, alignment: 'right' }) }], margin: [MARGIN, 8, MARGIN, 0] })
+  }
+}
