@@ -1,6 +1,6 @@
 /** Pages behind the sign-in, and whose they are. The server refuses all the same; this only spares a blank page. */
 const INSTRUCTOR = ['/desk', '/bench']
-const LEARNER = ['/work', '/hand-in', '/critique']
+const LEARNER = ['/work', '/hand-in']
 
 export default defineNuxtRouteMiddleware(async (to) => {
   const session = useSessionStore()

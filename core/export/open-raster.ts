@@ -12,7 +12,7 @@ export const OPEN_RASTER_TYPE = 'image/openraster'
 /** Longest edge of the thumbnail. */
 export const OPEN_RASTER_THUMB = 256
 
-const escape = (text: string): string => text.replace(/[&<>"]/g, c => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u001f]/g, ' ')
+const escape = (text: string): string => text.replace(/[&<>"]/g, c => `&#${c.charCodeAt(0)};`).replace(/\s/g, ' ').replace(/\p{Cc}/gu, '')
 
 /** @param layers from the top down. */
 export function stackXml(width: number, height: number, layers: readonly RasterLayer[]): string {

@@ -10,6 +10,7 @@ type Who = 'anybody' | 'account' | 'instructor' | 'learner'
 interface Route { readonly method: string, readonly path: string, readonly who: Who, readonly body?: unknown }
 
 const correction = { station: 'values', area: null, readingId: null, reason: '', what: 'Too dark', todo: '', target: null }
+const sky = { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } }
 /** Every route, with ids of the demo: submission 1 is Ada's and waits; assignment 1 is Ada's. */
 const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/session', who: 'anybody' },
@@ -31,15 +32,23 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/submissions/1/picture/display', who: 'account' },
   { method: 'POST', path: '/submissions/1/corrections', who: 'instructor', body: correction },
   { method: 'PUT', path: '/submissions/1/corrections/order', who: 'instructor', body: { order: [1] } },
-  { method: 'PUT', path: '/submissions/1/corrections/1', who: 'instructor', body: correction },
+  { method: 'PUT', path: '/submissions/1/corrections/1', who: 'instructor', body: { ...correction, over: correction } },
   { method: 'DELETE', path: '/submissions/1/corrections/1', who: 'instructor' },
-  { method: 'POST', path: '/submissions/1/areas', who: 'instructor', body: { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } } },
-  { method: 'PUT', path: '/submissions/1/areas/1', who: 'instructor', body: { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } } },
+  { method: 'POST', path: '/submissions/1/areas', who: 'instructor', body: sky },
+  { method: 'PUT', path: '/submissions/1/areas/1', who: 'instructor', body: { ...sky, over: sky } },
   { method: 'DELETE', path: '/submissions/1/areas/1', who: 'instructor' },
-  { method: 'PUT', path: '/submissions/1/score', who: 'instructor', body: null },
+  { method: 'PUT', path: '/submissions/1/score', who: 'instructor', body: { score: null, over: null } },
   { method: 'POST', path: '/submissions/1/withdraw', who: 'instructor' },
   { method: 'POST', path: '/submissions/1/question', who: 'learner', body: { question: 'Which blue?' } },
   { method: 'PUT', path: '/submissions/1/answer', who: 'instructor', body: { answer: 'The cooler one.' } },
+  { method: 'POST', path: '/submissions/1/exports', who: 'account', body: { name: 'sheet-a4.pdf' } },
+  { method: 'GET', path: '/submissions/1/exports/1', who: 'account' },
+  { method: 'DELETE', path: '/submissions/1/exports/1', who: 'account' },
+  { method: 'GET', path: '/submissions/1/exports/1/file', who: 'account' },
+  { method: 'POST', path: '/submissions/1/annotations', who: 'instructor', body: { items: [] } },
+  { method: 'GET', path: '/phrases', who: 'instructor' },
+  { method: 'PUT', path: '/phrases/1', who: 'instructor', body: { words: 'x' } },
+  { method: 'DELETE', path: '/phrases/1', who: 'instructor' },
   { method: 'GET', path: '/outbox', who: 'account' },
   { method: 'GET', path: '/submissions/1/export/report.json', who: 'account' },
   { method: 'POST', path: '/submissions/1/time', who: 'instructor', body: { seconds: 5 } },

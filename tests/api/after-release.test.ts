@@ -30,7 +30,7 @@ it('a critique is released, asked about once, answered, taken back, changed and 
   expect((await tamsin.json('POST', `/submissions/${id}/withdraw`)).status).toBe(200)
   expect((await rosa.fetch(`/submissions/${id}/critique`)).status).toBe(404)
   const { corrections } = await critiqueOf(tamsin)
-  expect((await tamsin.json('PUT', `/submissions/${id}/corrections/${corrections[0]!.id}`, { ...corrections[0]!, what: 'Flat in the middle' })).status).toBe(200)
+  expect((await tamsin.json('PUT', `/submissions/${id}/corrections/${corrections[0]!.id}`, { ...corrections[0]!, what: 'Flat in the middle', over: corrections[0] })).status).toBe(200)
   expect((await tamsin.json('POST', `/submissions/${id}/release`, { note: 'Said more exactly where' })).status).toBe(200)
   expect(await critiqueOf(rosa)).toMatchObject({ amendedNote: 'Said more exactly where', questionBack: 'Which blue do you mean?', corrections: [{ what: 'Flat in the middle' }] })
 })

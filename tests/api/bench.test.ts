@@ -94,14 +94,14 @@ describe('score and time', () => {
 
   it('keeps a score with the qualities it was given by, whatever the rubric becomes', async () => {
     const id = await handedIn(await picture()), scores = { idea: 9, range: 'not-applicable', hand: 6 }
-    expect((await tamsin.json('PUT', `/submissions/${id}/score`, { qualities: twelve, scores })).status).toBe(200)
+    expect((await tamsin.json('PUT', `/submissions/${id}/score`, { score: { qualities: twelve, scores }, over: null })).status).toBe(200)
     await tamsin.json('PUT', '/classes/1/rubric', [{ key: 'own-1', title: 'Courage', station: null }])
     const { score, rubric } = await critiqueOf(tamsin, id)
     expect(score).toEqual({ qualities: twelve, scores })
     expect(rubric).toEqual([{ key: 'own-1', title: 'Courage', station: null }])
-    for (const bad of [{ qualities: twelve, scores: { idea: 10 } }, { qualities: twelve, scores: { courage: 5 } }]) expect((await tamsin.json('PUT', `/submissions/${id}/score`, bad)).status).toBe(422)
+    for (const bad of [{ qualities: twelve, scores: { idea: 10 } }, { qualities: twelve, scores: { courage: 5 } }]) expect((await tamsin.json('PUT', `/submissions/${id}/score`, { score: bad, over: score })).status).toBe(422)
     expect((await tamsin.json('PUT', '/classes/1/rubric', [])).status).toBe(422)
-    await tamsin.json('PUT', `/submissions/${id}/score`, null)
+    await tamsin.json('PUT', `/submissions/${id}/score`, { score: null, over: score })
     expect((await critiqueOf(tamsin, id)).score).toBeNull()
   })
 

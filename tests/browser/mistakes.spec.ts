@@ -39,7 +39,7 @@ test('somebody else\'s piece does not exist', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('not yours to see')
 })
 
-test('two windows on one critique: the second is told, and the first\'s words stand', async ({ browser }) => {
+test('two windows on one critique: the second is offered both versions, and either can stay', async ({ browser }) => {
   const context = await browser.newContext()
   await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const [first, second] = [await context.newPage(), await context.newPage()]
@@ -52,10 +52,48 @@ test('two windows on one critique: the second is told, and the first\'s words st
   await expect(first.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
   await second.getByLabel('What works, first').fill('Something else')
   await second.getByLabel('What works, first').blur()
-  await expect(second.getByRole('alert').first()).toContainText('changed in another window')
-  await expect(second.getByLabel('What works, first')).toHaveValue('Something else')
-  await first.reload()
-  await expect(first.getByLabel('What works, first')).toHaveValue('The light falls')
+  const both = second.getByRole('dialog')
+  await expect(both.getByRole('region', { name: 'As you wrote it here' })).toContainText('Something else')
+  await expect(both.getByRole('region', { name: 'As it was changed elsewhere' })).toContainText('The light falls')
+  await both.getByRole('button', { name: 'Keep that one' }).click()
+  await expect(second.getByLabel('What works, first')).toHaveValue('The light falls')
+  // The first window has not seen a change since, so it may go on; now the second writes, and the first insists.
+  await second.getByLabel('What works, first').fill('The shadow falls')
+  await second.getByLabel('What works, first').blur()
+  await expect(second.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+  await first.getByLabel('What works, first').fill('Both fall')
+  await first.getByLabel('What works, first').blur()
+  await first.getByRole('dialog').getByRole('button', { name: 'Keep this one' }).click()
+  await expect(first.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+  await second.reload()
+  await expect(second.getByLabel('What works, first')).toHaveValue('Both fall')
+})
+
+test('a browser killed while it writes leaves whole words, and the next one goes on from there', async ({ browser }) => {
+  const context = await browser.newContext()
+  await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  const page = await context.newPage()
+  await page.goto('/bench/5/verdict')
+  const verdict = page.getByRole('textbox', { name: 'Verdict and the next step' })
+  await verdict.fill('Kept before. '.repeat(40))
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+  // The next save is held on its way, and the page's process dies under it.
+  await page.route('**/verdict', async (route) => {
+    void route.continue().catch(() => {})
+    const cdp = await context.newCDPSession(page)
+    await cdp.send('Page.crash').catch(() => {})
+  })
+  await verdict.pressSequentially('Half')
+  await page.waitForEvent('crash')
+  await context.close()
+  const again = await browser.newContext()
+  await again.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  const next = await again.newPage()
+  await next.goto('/bench/5/verdict')
+  const words = await next.getByRole('textbox', { name: 'Verdict and the next step' }).innerText()
+  expect(['', 'Half']).toContain(words.replaceAll('Kept before.', '').trim().replace(/^H.*/, 'Half'))
+  expect(words.match(/Kept before\./g)).toHaveLength(40)
+  await again.close()
 })
 
 test('the bench by its keys: lens, hold to compare, area, the list', async ({ page }) => {

@@ -66,7 +66,7 @@ test('a verdict is drafted from the marks, and a score adds up beside its eviden
   await open(page, `/bench/${id}/verdict`)
   await expect(page.locator('[data-test="clock"]')).toHaveText('0 of 25 min')
   await page.getByRole('button', { name: 'draft it from what is marked and read' }).click()
-  await expect(page.getByLabel('Verdict and the next step')).toHaveValue(/^The values stay in the middle\. Push the darkest dark down\.\n.*jump from darkest dark.*\nOne next step: Push the darkest dark down\.$/)
+  await expect(page.getByRole('textbox', { name: 'Verdict and the next step' }).locator('p')).toHaveText(['The values stay in the middle. Push the darkest dark down.', /jump from darkest dark/, 'One next step: Push the darkest dark down.'])
   await page.getByRole('button', { name: 'score it' }).click()
   const darks = page.getByRole('radiogroup', { name: /Darks are dark/ })
   await expect(page.locator('.score')).toContainText('The range is narrow')

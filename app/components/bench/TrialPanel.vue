@@ -122,7 +122,7 @@ const reached = computed(() => after.value?.target?.reached ?? null)
 .slider { display: grid; grid-template-columns: 92px 1fr 68px; gap: 8px; align-items: center; }
 .end { text-align: right; }
 input[type='range'] { accent-color: #f3f3f3; min-width: 0; width: 100%; }
-.hue { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; align-items: center; }
+.hue { margin-top: 6px; display: grid; grid-template-columns: 1fr 1fr; gap: 8px; align-items: center; }
 .more { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; }
 .more label { display: flex; gap: 6px; align-items: center; }
 .more input[type='range'] { width: 70px; }

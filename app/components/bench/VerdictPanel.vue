@@ -73,7 +73,7 @@ async function release() {
       <li v-for="c in bench.critique!.corrections" :key="c.id"><b>{{ tagOf(c) }}</b> {{ c.what }}</li>
     </ol>
     <p v-else class="quiet-text">No correction is marked yet.</p>
-    <LazyRichEditor v-if="!bench.released" v-model="verdict" label="Verdict and the next step" @update:model-value="edited" @blur="write" />
+    <LazyRichEditor v-if="!bench.released" v-model="verdict" label="Verdict and the next step" short="Verdict" @update:model-value="edited" @blur="write" />
     <RichText v-else :words="verdict" />
     <div class="exercise">
       <v-select v-model="exercise" :items="exercises" label="Exercise" :readonly="bench.released" @update:model-value="assign" />

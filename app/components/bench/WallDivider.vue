@@ -3,7 +3,7 @@ import type { WallFrame } from '~/wall/frame'
 
 /** One line across the wall: left of it the picture as it is, right of it what is looked at, lens, trial or reference. Dragged, or moved by arrows. */
 const props = defineProps<{ frame: WallFrame, width: number }>()
-const wall = useWallStore()
+const bench = useBenchStore(), wall = useWallStore()
 const at = computed(() => wall.divider! * props.width)
 
 const dragging = ref(false)
@@ -24,13 +24,13 @@ function take(event: PointerEvent) {
     class="line" role="slider" tabindex="0" aria-label="Line between before and after" aria-valuemin="0" aria-valuemax="100" :aria-valuenow="Math.round(100 * wall.divider!)"
     :style="{ left: `${at}px` }" @pointerdown="take" @pointermove="drag" @pointerup="dragging = false" @pointercancel="dragging = false"
     @keydown.left.stop.prevent="wall.divide(wall.divider! - 0.02)" @keydown.right.stop.prevent="wall.divide(wall.divider! + 0.02)">
-    <span class="side before">as it is</span><span class="side after">seen so</span>
+    <span class="side before">as it is</span><span class="side after">{{ bench.trials.length ? 'as it could be' : wall.reference === 'under' ? 'the reference' : 'through the lens' }}</span>
   </div>
 </template>
 
 <style scoped>
 .half { position: absolute; inset: 0; pointer-events: none; }
-.line { position: absolute; top: 0; bottom: 0; width: 15px; margin-left: -7px; cursor: ew-resize; touch-action: none; z-index: 1; }
+.line { position: absolute; top: 84px; bottom: 0; width: 15px; margin-left: -7px; cursor: ew-resize; touch-action: none; z-index: 1; }
 .line::before { content: ''; position: absolute; left: 6px; top: 0; bottom: 0; width: 3px; background: #111; border: solid #f3f3f3; border-width: 0 1px; }
 .side { position: absolute; bottom: 40px; font-size: 12px; background: #111; color: #f3f3f3; padding: 1px 6px; white-space: nowrap; pointer-events: none; }
 .before { right: 12px; }

@@ -6,7 +6,7 @@ import { blocksOf, documentOf } from '~/composables/richDocument'
 
 /** A plain editor: paragraphs, one kind of list, strong and stressed words. What else is pasted comes in as plain words. */
 const words = defineModel<string>({ required: true })
-const props = defineProps<{ label: string }>()
+const props = defineProps<{ label: string, /** As it stands over the field, where there is little room. */ short?: string }>()
 const emit = defineEmits<{ blur: [] }>()
 
 const editor = useEditor({
@@ -30,7 +30,7 @@ const COMMANDS = [
 
 <template>
   <div class="editor">
-    <p class="head"><span>{{ label }}</span><button v-for="c in COMMANDS" :key="c.name" type="button" class="word-link" :aria-pressed="editor?.isActive(c.name) ?? false" @mousedown.prevent @click="c.run">{{ c.words }}</button></p>
+    <p class="head"><span>{{ short ?? label }}</span><button v-for="c in COMMANDS" :key="c.name" type="button" class="word-link" :aria-pressed="editor?.isActive(c.name) ?? false" @mousedown.prevent @click="c.run">{{ c.words }}</button></p>
     <EditorContent :editor="editor" />
   </div>
 </template>

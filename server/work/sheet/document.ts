@@ -80,11 +80,20 @@ function readingContent(r: Reading): Content {
 export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper: Paper): TDocumentDefinitions {
   const across = PAGE[paper][0] - 2 * MARGIN, [width, height] = fitted(pictures, across, 330), { report } = pictures
   const half = (across - 12) / 2, [halfWidth, halfHeight] = fitted(pictures, half, 220)
+  const works: Content[] = words.works.length ? [heading('What works'), ...words.works.map(said)] : []
+  const charts: Content[] = [{
+    columns: [
+      ...(isMeasured(report.value) ? [{ stack: [{ svg: valuesSvg(report.value, pictures.counts, 140) }, small(`values, ${Math.round(report.value.darkest)} to ${Math.round(report.value.lightest)} of 100`)], width: 160 }] : []),
+      ...(isMeasured(report.harmony) ? [{ stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')], width: 100 }] : [])
+    ], margin: [0, 12, 0, 6], unbreakable: true
+  } as Content]
   const content: Content[] = [
     typeset(words.title, 'Serif', { fontSize: 22 }), small(words.about),
     ...(words.question ? [typeset(`“${words.question}”`, 'Serif', { italics: true, fontSize: 11, margin: [0, 4, 0, 0] })] : []),
-    { ...hung(pictures.picture, words.corrections, width, height) as object, margin: [0, 10, 0, 4] } as Content,
-    ...(words.works.length ? [heading('What works'), ...words.works.map(said)] : []),
+    // Beside an upright picture there is room for words.
+    ...(width < 0.6 * across
+      ? [{ columns: [{ width, ...hung(pictures.picture, words.corrections, width, height) as object }, { width: '*', stack: [...works, ...charts] }], columnGap: 22, margin: [0, 10, 0, 4] } as Content]
+      : [{ ...hung(pictures.picture, words.corrections, width, height) as object, margin: [0, 10, 0, 4] } as Content, ...works]),
     ...(words.corrections.length ? [heading('To change, in this order'), ...words.corrections.map(correctionContent)] : []),
     ...(words.verdict ? [heading('The next step'), ...richContent(words.verdict)] : []),
     ...(pictures.after ? [{
@@ -92,10 +101,7 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
       stack: [heading('Before, and as it could be'), { columns: [hung(pictures.picture, [], halfWidth, halfHeight), hung(pictures.after, [], halfWidth, halfHeight)], columnGap: 12 }, small('A demonstration, not a repainting: it shows the corrections above, nothing else.')]
     } as Content] : []),
     heading('What was measured'),
-    { columns: [
-      ...(isMeasured(report.value) ? [{ stack: [{ svg: valuesSvg(report.value, pictures.counts) }, small(`values, ${Math.round(report.value.darkest)} to ${Math.round(report.value.lightest)} of 100`)], width: 190 }] : []),
-      ...(isMeasured(report.harmony) ? [{ stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')], width: 110 }] : [])
-    ], margin: [0, 2, 0, 6], unbreakable: true } as Content,
+    ...(width < 0.6 * across ? [] : charts),
     ...words.readings.map(readingContent),
     ...(words.score ? [heading('Score'), said(words.score)] : []),
     ...(words.exercise ? [heading(`Exercise: ${words.exercise.title}`), said(`${words.exercise.trains}.`), small(`Due on ${words.exercise.due}. Work with solvents, dust and blades as their labels and your class say.`)] : [])

@@ -31,7 +31,7 @@ export function fontsIn(folder: string): TFontDictionary {
 }
 
 /** What the packages' latin files hold (their unicode-range); the extended files hold the rest of the latin script. */
-const LATIN = /[\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]/
+const LATIN = /[\p{ASCII}\u0080-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]/u
 
 /** A text as runs of one file each. @param style of all of it. */
 export function typeset(text: string, family: 'Sans' | 'Serif', style: Omit<ContentText, 'text'> & { readonly width?: number } = {}): ContentText {
