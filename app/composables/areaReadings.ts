@@ -13,5 +13,7 @@ export function areaReadings(station: Station, name: string, { separation, figur
   if (station === 'edges') {
     return [figure?.cutOut && cutOutReading(name, figure.cutOut, standards), figure?.silhouette && silhouetteReading(name, figure.silhouette)].filter(r => !!r)
   }
+  // Harmony and Light read the picture by its colours and its picked samples, not by areas.
+  if (station === 'harmony' || station === 'light') return []
   return isMeasured(separation) ? [separationReading(name, separation, standards)] : []
 }

@@ -33,6 +33,8 @@ export function createEdits({ critique, refresh, path }: Held) {
   const saving = ref<Saving>('saved'), problem = ref(''), conflict = shallowRef<Conflict | null>(null)
   /** Counts how often another window's version was taken: what is being written here starts from it again. */
   const theirs = ref(0)
+  /** The revision that the words in hand were begun from, or that this window wrote last. */
+  let wordsOver = 0
   /** In turn: a change is written over what the one before it left. */
   let queue: Promise<unknown> = Promise.resolve()
 
@@ -69,11 +71,15 @@ export function createEdits({ critique, refresh, path }: Held) {
   }
   const send = (method: 'PUT' | 'DELETE', rest: string, body?: unknown) => api(none, path(rest), { method, body })
 
-  /** Puts one version over another; the one before is whatever is kept when its turn comes. */
-  function replace<T, U extends T>(told: { what: string, words: (version: T) => string }, current: () => U, mine: (before: U) => T, put: (next: T, over: T) => Promise<unknown>): Promise<unknown> {
-    let before: U, next: T
+  /**
+   * Puts one version over another. @param seen the version that was being changed, where it lay open for a while; else it is
+   * whatever is kept when the change's turn comes.
+   */
+  function replace<T, U extends T>(told: { what: string, words: (version: T) => string }, current: () => U, mine: (before: U) => T, put: (next: T, over: T) => Promise<unknown>, seen?: U): Promise<unknown> {
+    let before: U, next: T, opened = seen
     const redo = (): Promise<unknown> => {
-      before = current()
+      before = opened ?? current()
+      opened = undefined
       return put(next = mine(before), before)
     }
     return step({ redo, undo: () => put(before, next) }, { what: told.what, mine: told.words(mine(current())), theirs: () => told.words(current()), again: redo })
@@ -108,8 +114,8 @@ export function createEdits({ critique, refresh, path }: Held) {
       replace<typeof next, MarkedArea>({ what: 'an area', words: ({ name }) => name }, () => still(critique.value!.areas, id), () => next, (to, over) => send('PUT', `/areas/${id}`, { ...to, over })),
     addCorrection: (input: CorrectionDraft) => create('/corrections', input),
     removeCorrection: ({ id, ...input }: Correction) => remove('/corrections', id, input),
-    changeCorrection: (id: number, input: CorrectionDraft) =>
-      replace<CorrectionDraft, Correction>({ what: 'a correction', words: wordsOf }, () => still(critique.value!.corrections, id), () => input, (to, over) => send('PUT', `/corrections/${id}`, { ...to, over })),
+    changeCorrection: (id: number, input: CorrectionDraft, seen?: Correction) =>
+      replace<CorrectionDraft, Correction>({ what: 'a correction', words: wordsOf }, () => still(critique.value!.corrections, id), () => input, (to, over) => send('PUT', `/corrections/${id}`, { ...to, over }), seen),
     orderCorrections(order: number[]) {
       const before = critique.value!.corrections.map(c => c.id)
       return step({ redo: () => send('PUT', '/corrections/order', { order }), undo: () => send('PUT', '/corrections/order', { order: before }) })
@@ -124,11 +130,15 @@ export function createEdits({ critique, refresh, path }: Held) {
       replace<Scored | null, Scored | null>({ what: 'the score', words: scoreWords }, () => critique.value!.score, change, (score, over) => send('PUT', '/score', { score, over })),
     assign: (exercise: string, dueOn: string) => keep(() => send('PUT', '/assignment', { exercise, dueOn })),
     unassign: () => keep(() => send('DELETE', '/assignment')),
+    /** Words are being written from what is kept now: what another window writes from here on is not theirs to overwrite. */
+    openWords() {
+      wordsOver = critique.value!.revision
+    },
     writeVerdict(works: string, verdict: string) {
-      // What these words were written over is known now, not when their turn comes.
-      const { revision } = critique.value!
-      const put = (over: number) => api(revisionSchema, path('/verdict'), { method: 'PUT', body: { works, verdict, revision: over } })
-      return keep(() => put(revision), { what: 'the words', mine: `${works}\n\n${verdict}`, theirs: () => `${critique.value!.works}\n\n${critique.value!.verdict}`, again: () => put(critique.value!.revision) })
+      const put = async (over: number): Promise<void> => {
+        wordsOver = (await api(revisionSchema, path('/verdict'), { method: 'PUT', body: { works, verdict, revision: over } })).revision
+      }
+      return keep(() => put(wordsOver), { what: 'the words', mine: `${works}\n\n${verdict}`, theirs: () => `${critique.value!.works}\n\n${critique.value!.verdict}`, again: () => put(critique.value!.revision) })
     },
     release: (text: string) => keep(() => api(none, path('/release'), { method: 'POST', body: { note: text } })),
     withdraw: () => keep(() => api(none, path('/withdraw'), { method: 'POST' })),

@@ -38,6 +38,8 @@ export function schemeNamed(name: SchemeName): Scheme {
   return found
 }
 
+export const isSectorScheme = (name: SchemeName): name is SectorScheme => SCHEMES.some(s => s.name === name)
+
 /** What each scheme is called in a sentence. */
 export const SCHEME_WORDS: Readonly<Record<SchemeName, string>> = {
   'achromatic': 'no colour',

@@ -11,7 +11,11 @@ const SELECT = `SELECT s.id, s.class_id, c.name AS class_name, c.instructor_id, 
   LEFT JOIN critiques k ON k.submission_id = s.id`
 
 function mapMeasurement(row: Row): Measurement {
-  if (row.state === 'done') return { state: 'done', report: reportSchema.parse(row.report) }
+  if (row.state === 'done') {
+    // One report that cannot be read must not hide the others of a list.
+    const { data: report } = reportSchema.safeParse(row.report)
+    return report ? { state: 'done', report } : { state: 'failed', reason: 'What was measured can no longer be read.' }
+  }
   if (row.state === 'failed') return { state: 'failed', reason: row.reason as string }
   return { state: row.state as 'queued' | 'measuring' }
 }

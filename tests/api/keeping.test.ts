@@ -51,7 +51,7 @@ describe('two windows on one critique', () => {
 
 describe('a server killed in mid-save', () => {
   let second: ChildProcess | null = null
-  afterEach(() => { if (second?.exitCode === null) process.kill(-second.pid!, 'SIGKILL') })
+  afterEach(() => { if (second?.exitCode === null && second.signalCode === null) process.kill(-second.pid!, 'SIGKILL') })
 
   it('leaves every correction whole or not at all, and the words as one of the versions that were sent', async () => {
     const port = await freePort(), { cookie } = tamsin as unknown as { cookie: string }

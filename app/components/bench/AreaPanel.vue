@@ -10,7 +10,7 @@ const emit = defineEmits<{ exercise: [] }>()
 const bench = useBenchStore()
 const { client, ready } = useBenchPicture()
 
-const name = ref(''), renaming = ref<number | null>(null)
+const name = ref('')
 const NAMES = ['the face', 'the figure', 'the sky', 'foreground', 'middle ground', 'background']
 
 /** One question in flight for the area under the hand; while it is answered only the newest shape waits. */
@@ -62,7 +62,6 @@ async function reshape(area: MarkedArea) {
   }
 }
 async function rename(area: MarkedArea, to: string) {
-  renaming.value = null
   if (to.trim() && to.trim() !== area.name) await bench.changeArea(area.id, { name: to.trim(), area: area.area })
 }
 </script>
@@ -77,13 +76,9 @@ async function rename(area: MarkedArea, to: string) {
     </div>
     <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">{{ liveReadings[0]!.sentence }}</p>
     <template v-for="a in listed" :key="a.id">
+      <div v-if="a.readings.length === 0" class="named"><span>{{ a.name }}</span><AreaControls :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" /></div>
       <ReadingItem v-for="(r, i) in a.readings" :key="r.id" :reading="r" :area="a.area" :item-key="`${r.id}:${a.id}`" @exercise="emit('exercise')">
-        <template v-if="i === 0 && !bench.released">
-          <button class="word-link" :aria-label="`${bench.reshaping?.id === a.id ? 'keep the shape of' : 'reshape'} ${a.name}`" @click="reshape(a)">{{ bench.reshaping?.id === a.id ? 'keep this shape' : 'reshape' }}</button>
-          <button class="word-link" :aria-label="`rename ${a.name}`" @click="renaming = renaming === a.id ? null : a.id">rename</button>
-          <button class="word-link" :aria-label="`remove the area ${a.name}`" @click="bench.removeArea(a)">remove</button>
-          <v-text-field v-if="renaming === a.id" :model-value="a.name" label="Name of the area" maxlength="60" autofocus class="rename" @change="rename(a, ($event.target as HTMLInputElement).value)" @keydown.esc="renaming = null" />
-        </template>
+        <AreaControls v-if="i === 0" :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
       </ReadingItem>
     </template>
     <p v-if="!bench.released && !(bench.sketch && !bench.tool)" class="draw">
@@ -101,5 +96,6 @@ async function rename(area: MarkedArea, to: string) {
 .words { color: var(--panel-ink); }
 .actions { display: flex; gap: 16px; align-items: baseline; }
 .draw { margin-top: 12px; font-size: 13px; color: var(--panel-quiet); display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: baseline; }
-.rename { width: 100%; }
+.named { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: baseline; padding: 8px 0; border-bottom: 1px solid #5e5e5e; color: var(--panel-quiet); }
+.named span { flex: 1; color: var(--panel-ink); }
 </style>

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { describeTarget } from '~~/core/critique/target'
+import { describeTarget, type Target } from '~~/core/critique/target'
+import { targetChoices } from '~~/core/critique/target-choices'
+import { isMeasured } from '~~/core/measure/report'
+import { isSectorScheme } from '~~/core/wheel/schemes'
 import type { Phrase } from '~~/shared/phrase'
 import type { CorrectionDraft } from '~~/shared/critique'
 import type { AreaTool, MarkTool } from '~/stores/drawing'
@@ -21,11 +24,24 @@ async function markAs(tool: AreaTool | MarkTool) {
   const marked = await drawMarked(bench, tool)
   if (marked) place(marked)
 }
+/** As it was when it was opened to be changed. */
+const opened = props.id ? bench.critique!.corrections.find(c => c.id === props.id) : undefined
 const shelf = ref(false)
 /** A phrase takes an empty field, and follows what is already there. */
 function take({ field, words }: Phrase) {
   form[field] = [form[field], words].filter(Boolean).join(' ')
 }
+/** A correction made by hand may be given any target that can be measured where it is marked. */
+const aims = computed(() => {
+  const found = bench.report && isMeasured(bench.report.harmony) ? bench.report.harmony.scheme.name : null
+  const scheme = bench.submission!.plannedScheme ?? (found && isSectorScheme(found) ? found : null)
+  return targetChoices(form.area !== null, scheme, bench.standards).map(target => ({ title: describeTarget(target), value: target }))
+})
+function aim(target: Target | null) {
+  form.target = target
+  hasTarget.value = target !== null
+}
+watch(() => bench.theirs, () => emit('done'))
 const hasTarget = ref(form.target !== null)
 /** Targets in steps, degrees of temperature or ranks; the others are shares. */
 const AS_IT_IS: readonly string[] = ['range', 'separation', 'temperature', 'focus-rank']
@@ -47,7 +63,7 @@ const bound = computed({
 
 async function save() {
   const input = { ...toRaw(form), target: hasTarget.value ? toRaw(form).target : null }
-  const done = props.id ? await bench.changeCorrection(props.id, input) : await bench.addCorrection(input)
+  const done = props.id ? await bench.changeCorrection(props.id, input, opened) : await bench.addCorrection(input)
   if (done) emit('done')
 }
 </script>
@@ -59,6 +75,7 @@ async function save() {
     <v-textarea v-model="form.todo" label="What to do" />
     <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">from your phrases</button>
     <LazyPhraseShelf v-if="shelf" :station="form.station" @take="take" />
+    <v-select v-if="!form.target" :model-value="null" :items="aims" label="A target that can be measured, if you like" @update:model-value="aim" />
     <div v-if="form.target" class="target">
       <v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" />
       <v-text-field v-if="hasTarget" v-model.number="bound" type="number" label="Bound" class="bound" />

@@ -41,7 +41,11 @@ async function pick() {
   if (at) await bench.note({ firstEye: at })
 }
 const about = ref(bench.notes.about), works = ref(bench.critique!.works)
-watch(() => bench.theirs, () => { [about.value, works.value] = [bench.notes.about, bench.critique!.works] })
+bench.openWords()
+watch(() => bench.theirs, () => {
+  [about.value, works.value] = [bench.notes.about, bench.critique!.works]
+  bench.openWords()
+})
 async function keep() {
   if (bench.released) return
   if (about.value !== bench.notes.about) await bench.note({ about: about.value })

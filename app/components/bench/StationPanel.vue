@@ -10,6 +10,8 @@ const bench = useBenchStore()
 const { turn, begin } = useTurns()
 onMounted(() => begin(20))
 
+/** Where the station's own instrument comes first, the areas stand below it. */
+const below = computed(() => bench.station === 'light' || bench.station === 'harmony')
 const A_TURN = 2
 const here = bench.station
 const readings = computed(() => bench.readings.filter(r => r.station === here))
@@ -27,8 +29,9 @@ const toExercise = () => emit('exercise')
   </LazyHarmonyInstrument>
   <LazyTemperaturePanel v-if="here === 'temperature'" />
   <LazyLightPanel v-if="here === 'light'" />
-  <AreaPanel v-if="turn > 0 && here !== 'first-look' && here !== 'light' && here !== 'harmony'" @exercise="toExercise" />
+  <AreaPanel v-if="turn > 0 && here !== 'first-look' && !below" @exercise="toExercise" />
   <template v-if="here !== 'harmony'"><ReadingItem v-for="r in shown" :key="r.id" :reading="r" :area="here === 'focus' ? bench.focusArea?.area : null" @exercise="toExercise" /></template>
+  <AreaPanel v-if="all && below" @exercise="toExercise" />
   <template v-if="all">
     <LazyValuesPanel v-if="here === 'values'" @exercise="toExercise" />
     <LazyFocusPanel v-if="here === 'focus'" />

@@ -45,6 +45,10 @@ function change(next: Trial) {
   show()
   void settle()
 }
+watch(() => bench.theirs, () => {
+  trial.value = props.correction.trial ?? NO_TRIAL
+  show()
+})
 onMounted(async () => {
   show()
   await read()

@@ -10,7 +10,11 @@ const bench = useBenchStore()
 const works = ref(bench.critique!.works), verdict = ref(bench.critique!.verdict)
 const exercise = ref(bench.critique!.assignment?.exercise ?? null)
 const dueOn = ref(bench.critique!.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
-watch(() => bench.theirs, () => { [works.value, verdict.value] = [bench.critique!.works, bench.critique!.verdict] })
+bench.openWords()
+watch(() => bench.theirs, () => {
+  [works.value, verdict.value] = [bench.critique!.works, bench.critique!.verdict]
+  bench.openWords()
+})
 const asking = ref(false), note = ref(''), answer = ref(bench.critique!.answer)
 const again = computed(() => bench.critique!.releasedAt !== null)
 

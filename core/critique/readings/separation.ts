@@ -8,6 +8,9 @@ import { capital, steps } from '../words'
 /** Why a separation matters: also said in a verdict drafted from a mark. */
 export const SEPARATION_WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
 
+/** Steps of value that a shape is asked to come away by: more than it takes not to merge. @param merge the house's standard. */
+export const wantedSeparation = (merge: number): number => Math.max(15, merge)
+
 /** @param what the area's name as the instructor gave it, e.g. "the boat". */
 export function separationReading(what: string, separation: Separation, { merge }: HouseStandards): Reading {
   const apart = Math.abs(separation.deltaValue)
@@ -30,7 +33,7 @@ export function separationReading(what: string, separation: Separation, { merge 
         what: `${capital(what)} merges with what is around it.`,
         todo: separation.deltaValue >= 0 ? 'Lift it, or lower what lies behind it, until it comes away with the eyes half closed.'
           : 'Lower it, or lift what lies behind it, until it comes away with the eyes half closed.',
-        target: { measure: 'separation', atLeast: Math.max(15, merge.value) }
+        target: { measure: 'separation', atLeast: wantedSeparation(merge.value) }
       }
     } : {})
   }
