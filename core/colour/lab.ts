@@ -38,7 +38,7 @@ export function convertLuminanceToValue(Y: number): number {
 /** L*, 0–100 → relative luminance 0–1. */
 export function convertValueToLuminance(value: number): number {
   const f = (value + 16) / 116
-  return value > KAPPA * EPSILON ? f ** 3 : value / KAPPA
+  return value > KAPPA * EPSILON ? f * f * f : value / KAPPA
 }
 
 /** Relative luminance of linear sRGB, 0–1. */

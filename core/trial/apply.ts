@@ -1,45 +1,49 @@
 /** Applying a trial to a picture of any size: its operations pixel by pixel, the blend in linear light, its strokes. */
-import { valueOfLinear } from '../colour/lab'
-import { convertLinearToOklab } from '../colour/oklab'
-import { BYTE_OF_LINEAR, convertSrgbToLinear, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
+import { BYTE_OF_LINEAR, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
 import type { Area } from '../picture/area'
 import { blurPlane } from '../picture/blur'
 import { fillColour } from '../picture/planes'
 import { createRaster, diagonalOf, wordsOf, type Raster } from '../picture/raster'
 import { outlineOfStroke, paintOutline } from '../picture/stroke'
 import { colourHolding } from './hold'
+import { blendQuick, quickTable, type Changer } from './quick'
 import { pixelOperation, weightedValue, type Hand, type HandOperation, type PixelOperation } from './operations'
 import { reachOf, weightsOf, type Reach } from './reach'
 import type { Trial } from './trial'
 
-/** Gives the changed linear colour of a pixel into `out`. @param word its bytes. @param at its place in the reach. */
-type Change = (word: number, at: number, out: Float64Array) => void
+/** Value, OKLab lightness and axes of a row of pixels, filled a row at a time by the kernel that fills planes. */
+interface Row { readonly value: Float32Array, readonly lightness: Float32Array, readonly a: Float32Array, readonly b: Float32Array }
+const rowOf = (length: number): Row => ({ value: new Float32Array(length), lightness: new Float32Array(length), a: new Float32Array(length), b: new Float32Array(length) })
 
-/** Puts one colour through the operations. */
-function changer(operations: readonly PixelOperation[]): (linear: Rgb, detail: number, out: Float64Array) => void {
+/** Gives the changed linear colour of a pixel into `out`. @param word its bytes. @param x its column in the row. @param at its place in the reach. */
+type Change = (word: number, x: number, at: number, out: Float64Array) => void
+
+/** Puts the pixels of a row through the operations, exactly. @param detail by place in the reach; null where no operation asks for it. */
+function rowChange(operations: readonly PixelOperation[], { value, lightness, a, b }: Row, detail: Float32Array | null): Change {
   const hand: Hand = { value: 0, a: 0, b: 0, detail: 0 }
-  return (linear, detail, out) => {
-    const lab = convertLinearToOklab(linear)
-    hand.value = valueOfLinear(linear)
-    hand.a = lab[1]
-    hand.b = lab[2]
-    hand.detail = detail
-    for (const operation of operations) operation(hand)
-    colourHolding(hand.value, hand.a, hand.b, out)
+  return (_word, x, at, out) => {
+    const before = value[x]!
+    hand.value = before
+    hand.a = a[x]!
+    hand.b = b[x]!
+    hand.detail = detail ? detail[at]! : 0
+    for (let i = 0; i < operations.length; i++) operations[i]!(hand)
+    // L* is made of the cube root of light, as lightness is: a step of it is a 116th.
+    const held = hand.value < 0 ? 0 : hand.value > 100 ? 100 : hand.value
+    colourHolding(held, hand.a, hand.b, out, lightness[x]! + (held - before) / 116)
   }
 }
-const linearOfWord = (word: number): Rgb => [LINEAR_OF_BYTE[word & 255]!, LINEAR_OF_BYTE[(word >>> 8) & 255]!, LINEAR_OF_BYTE[(word >>> 16) & 255]!]
 
 /** Colours remembered: a picture has far fewer than pixels. */
-const REMEMBERED = 1 << 18
+const REMEMBERED = 1 << 17
 
-/** Exact, each colour worked out once as long as it is remembered. */
-function exactChange(operations: readonly PixelOperation[]): Change {
-  const keys = new Int32Array(REMEMBERED).fill(-1), made = new Float32Array(3 * REMEMBERED), change = changer(operations)
-  return (word, _at, out) => {
-    const key = word & 0xffffff, slot = (Math.imul(key, 0x9e3779b1) >>> 14) & (REMEMBERED - 1), m = 3 * slot
+/** Each colour worked out once as long as it is remembered. Only where nothing but the colour counts. */
+function remembering(change: Change): Change {
+  const keys = new Int32Array(REMEMBERED).fill(-1), made = new Float32Array(3 * REMEMBERED)
+  return (word, x, at, out) => {
+    const key = word & 0xffffff, slot = (Math.imul(key, 0x9e3779b1) >>> 15) & (REMEMBERED - 1), m = 3 * slot
     if (keys[slot] !== key) {
-      change(linearOfWord(word), 0, out)
+      change(word, x, at, out)
       keys[slot] = key
       made[m] = out[0]!
       made[m + 1] = out[1]!
@@ -68,58 +72,39 @@ function detailOf(raster: Raster, trial: Trial, area: Area | null): Float32Array
   return detail
 }
 
-/** Exact where an operation looks at a pixel's neighbours: nothing can be remembered. */
-function neighbourChange(operations: readonly PixelOperation[], detail: Float32Array): Change {
-  const change = changer(operations)
-  return (word, at, out) => change(linearOfWord(word), detail[at]!, out)
-}
-
-/** Colours a side of the quick table. */
-const SIDE = 17
-
-/** By a table over the cube of encoded colours, blended between its corners: a few bytes off where the gamut ends, and fast enough to follow a slider. */
-function quickChange(operations: readonly PixelOperation[]): Change {
-  const table = new Float32Array(SIDE ** 3 * 3), made = new Float64Array(3), change = changer(operations)
-  for (let i = 0; i < SIDE ** 3; i++) {
-    change([Math.floor(i / SIDE ** 2), Math.floor(i / SIDE) % SIDE, i % SIDE].map(step => convertSrgbToLinear(step / (SIDE - 1))) as unknown as Rgb, 0, made)
-    table.set(made, 3 * i)
-  }
-  const perByte = (SIDE - 1) / 255, R = 3 * SIDE * SIDE, G = 3 * SIDE, B = 3
-  return (word, _at, out) => {
-    const r = (word & 255) * perByte, g = ((word >>> 8) & 255) * perByte, b = ((word >>> 16) & 255) * perByte
-    const ri = Math.min(SIDE - 2, r | 0), gi = Math.min(SIDE - 2, g | 0), bi = Math.min(SIDE - 2, b | 0)
-    const tr = r - ri, tg = g - gi, tb = b - bi, at = R * ri + G * gi + B * bi
-    for (let c = 0; c < 3; c++) {
-      const o = at + c
-      const near = (table[o]! * (1 - tb) + table[o + B]! * tb) * (1 - tg) + (table[o + G]! * (1 - tb) + table[o + G + B]! * tb) * tg
-      const far = (table[o + R]! * (1 - tb) + table[o + R + B]! * tb) * (1 - tg) + (table[o + R + G]! * (1 - tb) + table[o + R + G + B]! * tb) * tg
-      out[c] = near + tr * (far - near)
-    }
-  }
-}
-
-const byteOf = (linear: number): number => BYTE_OF_LINEAR[linear <= 0 ? 0 : linear >= 1 ? 65536 : (linear * 65536 + 0.5) | 0]!
-
 /** What gets less of a trial than this share shows nothing of it. */
 const LEAST = 1 / 512
 
-function blend(raster: Raster, out: Raster, { x0, y0, x1, y1 }: Reach, weights: Float32Array, light: Rgb, change: Change | null): void {
-  const changed = new Float64Array(3), words = wordsOf(raster.data), linear = LINEAR_OF_BYTE, [lightR, lightG, lightB] = light
+const byteOf = (linear: number): number => BYTE_OF_LINEAR[linear <= 0 ? 0 : linear >= 1 ? 65536 : (linear * 65536 + 0.5) | 0]!
+
+function blend(raster: Raster, out: Raster, { x0, y0, x1, y1 }: Reach, weights: Float32Array, light: Rgb, row: Row, change: Change | null): void {
+  const changed = new Float64Array(3), from = wordsOf(raster.data), to = wordsOf(out.data), linear = LINEAR_OF_BYTE, [lightR, lightG, lightB] = light
   for (let y = y0, at = 0; y < y1; y++) {
-    for (let i = y * raster.width + x0, end = y * raster.width + x1; i < end; i++, at++) {
+    const start = y * raster.width + x0, across = x1 - x0
+    if (change) fillColour(raster.data.subarray(4 * start, 4 * (start + across)), row.value, row.lightness, row.a, row.b)
+    for (let x = 0; x < across; x++, at++) {
       const w = weights[at]!
       if (w < LEAST) continue
-      const word = words[i]!, p = 4 * i, R = linear[word & 255]!, G = linear[(word >>> 8) & 255]!, B = linear[(word >>> 16) & 255]!
-      if (change) change(word, at, changed)
+      const word = from[start + x]!, R = linear[word & 255]!, G = linear[(word >>> 8) & 255]!, B = linear[(word >>> 16) & 255]!
+      if (change) change(word, x, at, changed)
       else {
         changed[0] = R
         changed[1] = G
         changed[2] = B
       }
-      out.data[p] = byteOf(R + w * (changed[0]! * lightR - R))
-      out.data[p + 1] = byteOf(G + w * (changed[1]! * lightG - G))
-      out.data[p + 2] = byteOf(B + w * (changed[2]! * lightB - B))
+      to[start + x] = (word & 0xff000000) | (byteOf(B + w * (changed[2]! * lightB - B)) << 16) | (byteOf(G + w * (changed[1]! * lightG - G)) << 8) | byteOf(R + w * (changed[0]! * lightR - R))
     }
+  }
+}
+
+/** One colour through the operations, for the quick table. */
+function colourChanger(operations: readonly PixelOperation[]): Changer {
+  const one = createRaster(1, 1), row = rowOf(1), change = rowChange(operations, row, null)
+  return (R, G, B, out) => {
+    for (const [c, linear] of [R, G, B].entries()) one.data[c] = byteOf(linear)
+    one.data[3] = 255
+    fillColour(one.data, row.value, row.lightness, row.a, row.b)
+    change(0, 0, 0, out)
   }
 }
 
@@ -136,10 +121,10 @@ export function applyTrial(trial: Trial, area: Area | null, raster: Raster, quic
     const others = trial.operations.filter((o): o is HandOperation => o.kind !== 'light')
     const light = trial.operations.reduce<Rgb>((all, o) => (o.kind === 'light' ? [all[0] * o.ratio[0], all[1] * o.ratio[1], all[2] * o.ratio[2]] : all), [1, 1, 1])
     const operations = others.map(o => pixelOperation(o, () => weightedValue(raster, reach, weights)))
-    const change = others.length === 0
-      ? null
-      : others.some(o => o.kind === 'edges') ? neighbourChange(operations, detailOf(raster, trial, area)) : quick ? quickChange(operations) : exactChange(operations)
-    blend(raster, out, reach, weights, light, change)
+    const byNeighbours = others.some(o => o.kind === 'edges'), row = rowOf(reach.x1 - reach.x0)
+    const exact = (): Change => (byNeighbours ? rowChange(operations, row, detailOf(raster, trial, area)) : remembering(rowChange(operations, row, null)))
+    if (quick && !byNeighbours && others.length > 0) blendQuick(raster, out, reach, weights, quickTable(colourChanger(operations), light))
+    else blend(raster, out, reach, weights, light, row, others.length === 0 ? null : exact())
   }
   for (const { points, width, hex } of trial.strokes ?? []) paintOutline(out, outlineOfStroke(points, width, out), hex, trial.strength)
   return out

@@ -8,6 +8,8 @@ import { convertValueToLuminance, LUMINANCE } from '../colour/lab'
 const SLACK = 1e-6
 const NEWTON_ROUNDS = 8
 const CHROMA_ROUNDS = 9
+/** Chroma is found to this share of what was wanted. */
+const CHROMA_STEP = 1 / 500
 /** Luminance that is as good as the wanted one: a thousandth of L* at the dark end. */
 const CLOSE = 1e-6
 
@@ -52,24 +54,41 @@ function solve(Y: number, a: number, b: number, from: number, out: LinearOut): n
   return L
 }
 
-const fits = (out: LinearOut): boolean =>
-  out[0]! >= -SLACK && out[1]! >= -SLACK && out[2]! >= -SLACK && out[0]! <= 1 + SLACK && out[1]! <= 1 + SLACK && out[2]! <= 1 + SLACK
+/** How far a colour lies outside the gamut: 0 or less inside. */
+function outside(out: LinearOut): number {
+  const R = out[0]!, G = out[1]!, B = out[2]!
+  const high = (R > G ? (R > B ? R : B) : G > B ? G : B) - 1, low = -(R < G ? (R < B ? R : B) : G < B ? G : B)
+  return (high > low ? high : low) - SLACK
+}
 
 /**
  * @param value wanted L*, held to 0–100. @param a wanted OKLab axes: their direction is the hue, their length the most chroma.
- * @param out linear sRGB 0–1, overwritten.
+ * @param out linear sRGB 0–1, overwritten. @param near an OKLab lightness near the wanted one, where one is known.
  */
-export function colourHolding(value: number, a: number, b: number, out: LinearOut): void {
-  const Y = convertValueToLuminance(value < 0 ? 0 : value > 100 ? 100 : value)
-  let L = solve(Y, a, b, Math.cbrt(Y), out)
-  if (!fits(out)) {
-    let low = 0, high = 1
-    for (let round = 0; round < CHROMA_ROUNDS; round++) {
-      const mid = (low + high) / 2
+export function colourHolding(value: number, a: number, b: number, out: LinearOut, near?: number): void {
+  const held = value < 0 ? 0 : value > 100 ? 100 : value, Y = convertValueToLuminance(held)
+  // The cube root of luminance, which L* is made of above its darkest steps, is the lightness of a grey.
+  let L = solve(Y, a, b, near ?? (held + 16) / 116, out), over = outside(out)
+  if (over > 0) {
+    // Chroma is taken between one that fits and one that does not, nearer the one that errs less (regula falsi, Illinois rule).
+    let low = 0, high = 1, under = -Math.min(Y, 1 - Y) - SLACK, lastFit = false, fitted = false
+    for (let round = 0; round < CHROMA_ROUNDS && high - low > CHROMA_STEP; round++) {
+      const mid = Math.min(high - 0.02 * (high - low), Math.max(low + 0.02 * (high - low), (low * over - high * under) / (over - under)))
       // The lightness moves little from round to round: the last one is a good start.
       L = solve(Y, a * mid, b * mid, L, out)
-      if (fits(out)) low = mid
-      else high = mid
+      const now = outside(out)
+      if (now <= 0) {
+        low = mid
+        under = now
+        if (fitted && lastFit) over /= 2
+        lastFit = fitted = true
+      } else {
+        high = mid
+        over = now
+        if (fitted && !lastFit) under /= 2
+        lastFit = false
+        fitted = true
+      }
     }
     solve(Y, a * low, b * low, L, out)
   }

@@ -1,14 +1,15 @@
 /** What one trial changed, as a layer of its own: only the pixels that differ, cut to their box. */
+import type { Reach } from '../../../core/trial/reach'
 import { createRaster, wordsOf, type Raster } from '../../../core/picture/raster'
 
 export interface Cut { readonly raster: Raster, readonly x: number, readonly y: number }
 
-/** @returns null when nothing differs. Laid over `before`, the cut gives `after` exactly where both are opaque. */
-export function differenceOf(before: Raster, after: Raster): Cut | null {
+/** @param reach outside of which nothing differs. @returns null when nothing differs at all. Laid over `before`, the cut gives `after` exactly where both are opaque. */
+export function differenceOf(before: Raster, after: Raster, reach: Reach): Cut | null {
   const { width, height } = before, from = wordsOf(before.data), to = wordsOf(after.data)
   let x0 = width, y0 = height, x1 = 0, y1 = 0
-  for (let y = 0, i = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, i++) {
+  for (let y = reach.y0; y < reach.y1; y++) {
+    for (let x = reach.x0, i = y * width + x; x < reach.x1; x++, i++) {
       if (from[i] === to[i]) continue
       if (x < x0) x0 = x
       if (x >= x1) x1 = x + 1

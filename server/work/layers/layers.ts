@@ -6,6 +6,7 @@ import { OPEN_RASTER_THUMB, OPEN_RASTER_TYPE, stackXml, type RasterLayer } from 
 import type { Area } from '../../../core/picture/area'
 import { diagonalOf, type Raster } from '../../../core/picture/raster'
 import { applyTrial } from '../../../core/trial/apply'
+import { reachOf } from '../../../core/trial/reach'
 import type { Trial } from '../../../core/trial/trial'
 import { differenceOf } from './difference'
 
@@ -80,7 +81,7 @@ export async function openRaster(original: Raster, corrections: readonly Layered
   add('original', 'data/original.png', await pngOf(original), 0, 0)
   step()
   for (const [i, c] of corrections.entries()) {
-    const after = c.trial ? applyTrial(c.trial, c.area, merged) : merged, cut = c.trial && differenceOf(merged, after)
+    const after = c.trial ? applyTrial(c.trial, c.area, merged) : merged, cut = c.trial && differenceOf(merged, after, c.trial.strokes?.length ? { x0: 0, y0: 0, x1: merged.width, y1: merged.height } : reachOf(c.trial, c.area, merged))
     if (cut) add(`${c.name}, as it could be`, `data/trial-${i + 1}.png`, await png(imageOf(cut.raster)), cut.x, cut.y)
     merged = after
     step()
@@ -96,9 +97,9 @@ export async function openRaster(original: Raster, corrections: readonly Layered
     }
     step()
   }
-  const together = marks.length ? sharp(await flat.composite(marks).raw().toBuffer(), { raw: { width: original.width, height: original.height, channels: 4 } }) : flat
+  const opaque = isOpaque(original), together = marks.length ? sharp(await flat.composite(marks).raw().toBuffer(), { raw: { width: original.width, height: original.height, channels: 4 } }) : flat
   files['stack.xml'] = [new TextEncoder().encode(stackXml(original.width, original.height, layers)), { level: 6 }]
-  files['mergedimage.png'] = [await png(isOpaque(original) ? together.clone().removeAlpha() : together.clone()), { level: 0 }]
+  files['mergedimage.png'] = [await png(opaque ? together.clone().removeAlpha() : together.clone()), { level: 0 }]
   step()
   files['Thumbnails/thumbnail.png'] = [new Uint8Array(await together.clone().resize(OPEN_RASTER_THUMB, OPEN_RASTER_THUMB, { fit: 'inside', withoutEnlargement: true }).png().toBuffer()), { level: 0 }]
   // Pictures are stored as they are: there is nothing left to press out of them.
