@@ -78,14 +78,17 @@ async function releaseSteps(instructor: Account, id: number, now: Date): Promise
     reason: 'The coat is the only strong colour, and nothing near it answers.',
     what: 'The red stands alone.',
     todo: 'Take a little of the red, greyed, into the shadow of the wall, so that the coat belongs to the place.',
-    target: null
+    target: null,
+    // Two strokes of the red, greyed, where the wall's shadow falls.
+    trial: { outside: false, feather: 0, strength: 0.7, operations: [], strokes: [[0.05, 0.44], [0.19, 0.24]].map(([x, y]) => ({ hex: '#5c4148', width: 0.03, points: [[x!, y!, 0.5], [x! + 0.02, y! + 0.08, 0.6], [x!, y! + 0.16, 0.4]] as const })) }
   })
   await mark(instructor, id, {
     station: 'values', area: { kind: 'rectangle', x: 0, y: 0.775, w: 1, h: 0.2 }, readingId: null,
     reason: 'The water has as many light dashes as the steps.',
     what: 'The water is as busy as the steps.',
     todo: 'Join the dashes into two or three larger lights and let the rest go quiet.',
-    target: null
+    target: null,
+    trial: { outside: false, feather: 0.006, strength: 1, operations: [{ kind: 'range', times: 0.4 }, { kind: 'edges', by: -0.8 }] }
   })
   await writeVerdict(instructor, id,
     'The jump from the dark wall to the sunlit steps reads from across the room.\nThe coat is small and still the first thing seen: the steps lead to it.',

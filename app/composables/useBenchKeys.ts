@@ -15,7 +15,7 @@ export function useBenchKeys(): { readonly help: Ref<boolean> } {
   const bench = useBenchStore(), wall = useWallStore()
   const help = ref(false)
   const typing = (event: KeyboardEvent): boolean =>
-    event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null)
+    event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof HTMLElement && event.target.closest('input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"]') !== null)
 
   function goBy(by: 1 | -1): void {
     const at = STATION_PLANS.findIndex(p => p.station === bench.station)

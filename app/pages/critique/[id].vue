@@ -47,7 +47,8 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
 <template>
   <p v-if="problem" role="alert" class="alone">{{ problem }}</p>
   <article v-else-if="submission && critique" class="critique">
-    <MarkedPicture v-model="chosen" :submission-id="id" :title="submission.title" :width="submission.width" :height="submission.height" :corrections="critique.corrections" />
+    <!-- The picture stays while the words are read. -->
+    <MarkedPicture v-model="chosen" class="hung" :submission-id="id" :title="submission.title" :width="submission.width" :height="submission.height" :corrections="critique.corrections" />
     <div class="text">
       <p v-if="previewed" class="preview" role="status">{{ critique.state === 'released' ? 'Released.' : 'Not released yet.' }} So {{ submission.learner.name }} reads it. <NuxtLink :to="`/bench/${id}/verdict`">Back to the bench</NuxtLink></p>
       <h1>{{ submission.title }}</h1>
@@ -106,6 +107,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
 
 <style scoped>
 .critique { display: grid; grid-template-columns: minmax(0, 1fr) 380px; gap: 36px; align-items: start; padding-top: 24px; }
+.hung { position: sticky; top: 24px; }
 .text { display: grid; gap: 18px; }
 h2 { margin-bottom: 4px; }
 ol { list-style: none; padding: 0; display: grid; gap: 4px; }
@@ -121,5 +123,8 @@ li.chosen { background: #e5e5e5; }
 .score li { display: flex; justify-content: space-between; padding: 2px 0; margin: 0; }
 .tag { background: #111; color: #f3f3f3; font-size: 12px; font-weight: 600; padding: 0 6px; height: 20px; line-height: 20px; margin-top: 2px; }
 .alone { padding-top: 24px; }
-@media (max-width: 900px) { .critique { grid-template-columns: 1fr; } }
+@media (max-width: 900px) {
+  .critique { grid-template-columns: 1fr; }
+  .hung { position: static; }
+}
 </style>
