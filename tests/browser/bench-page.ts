@@ -1,4 +1,5 @@
 /** What the bench's tests share: the picture on the wall, places on it, pieces handed in for one test. */
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Locator, type Page } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { Person } from '../api/client'
@@ -16,6 +17,12 @@ export async function placed(page: Page): Promise<(x: number, y: number) => read
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
   await expect(picture(page)).toHaveAttribute('data-lens', /./)
+}
+
+/** No serious violation of WCAG as axe finds them. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
 }
 
 export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()

@@ -5,7 +5,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { DEMO_PASSWORD } from '../../demo/people'
-import { handedIn, open, picture, placed, saved, signIn } from './bench-page'
+import { accessible, handedIn, open, picture, placed, saved, signIn } from './bench-page'
 
 /** A grey patch two steps from its ground: it merges. Values from CIELAB: #777777 is L* 50, #7d7d7d is 52. */
 const merging = (): Promise<Buffer> => sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
@@ -65,6 +65,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await line.press('ArrowLeft')
   await expect(line).toHaveAttribute('aria-valuenow', '48')
   await expect(page.locator('canvas[data-which="plain"]')).toHaveAttribute('data-tried', '0')
+  await accessible(page)
   await page.keyboard.press('c')
   await page.getByRole('button', { name: 'back to Values' }).click()
 
@@ -83,6 +84,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   // What was written is on the shelf for the next one.
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'from your phrases' }).click()
+  await accessible(page)
   await page.getByLabel('Search your phrases').fill('takes eye')
   await page.getByRole('button', { name: /The red takes the eye/ }).first().click()
   await expect(page.getByLabel('What is wrong')).toHaveValue('The red takes the eye')
@@ -95,6 +97,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await verdict.click()
   await page.keyboard.press('ControlOrMeta+End')
   await page.keyboard.press('Enter')
+  await accessible(page)
   await page.getByRole('button', { name: 'strong', exact: true }).click()
   await page.keyboard.type('One thing at a time')
   await saved(page)
@@ -119,6 +122,8 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await expect(learner.locator('canvas.after')).toHaveAttribute('data-shows', '1')
   await learner.getByText('What was measured').click()
   await expect(learner.locator('details')).toContainText('to fix')
+
+  await accessible(learner)
 
   const text = await textOf(await download(learner, 'sheet, A4'))
   for (const words of ['What works', 'Nothing happens down here', 'The patch merges with its surroundings', 'Reached with at least', 'The red takes the eye', 'One thing at a time', 'Before, and as it could be', 'What was measured', '1 of']) expect(text).toContain(words)

@@ -1,7 +1,7 @@
 /** Every screen: no serious accessibility violation, no page scrollbar on the bench, the picture large. */
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { accessible } from './bench-page'
 
 const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] = [
   ['tamsin', '/desk', '.piece'],
@@ -23,8 +23,7 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
 test('the door', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('button', { name: 'Tamsin Vane' })).toBeVisible()
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+  await accessible(page)
 })
 
 for (const [who, path, ready] of SCREENS) {
@@ -34,8 +33,7 @@ for (const [who, path, ready] of SCREENS) {
     await page.request.post('/api/session', { data: { email: `${who}@harbour.example`, password: DEMO_PASSWORD } })
     await page.goto(path)
     await expect(page.locator(ready).first()).toBeVisible()
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    expect(violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+    await accessible(page)
     expect(errors).toEqual([])
     if (path.startsWith('/bench')) {
       const box = (await page.locator('.wall').boundingBox())!

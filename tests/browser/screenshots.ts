@@ -43,9 +43,24 @@ const SHOTS: readonly Shot[] = [
     await page.getByRole('slider', { name: 'lower the value, lift it' }).fill('-20')
     await page.getByText('The target is reached').waitFor()
     await page.locator('canvas[data-tried="1"]').waitFor()
+    await page.keyboard.press('c')
   } },
+  { file: 'bench-marking', who: 'tamsin', path: '/bench/2/values', ready: '[data-reading="value.range"]', then: async (page) => {
+    await page.keyboard.press('j')
+    await page.mouse.move(240, 560)
+    await page.mouse.down()
+    await page.mouse.move(330, 500, { steps: 6 })
+    await page.mouse.up()
+    await page.getByLabel('What is wrong').fill('The shadow stops short of the jug.')
+    await page.getByRole('button', { name: 'from your phrases' }).click()
+    await page.getByLabel('Search your phrases').fill('the')
+  } },
+  { file: 'outbox', who: 'tamsin', path: '/outbox', ready: 'article' },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
-  { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag' },
+  { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag', then: async (page) => {
+    await page.getByRole('button', { name: /hold to see/ }).focus()
+    await page.keyboard.down(' ')
+  } },
   { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
 ]
 
