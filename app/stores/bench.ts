@@ -1,5 +1,4 @@
 /** The bench's shared state: the piece, its critique, where the instructor is and what is shown. */
-import { z } from 'zod'
 import { submissionSchema, type Submission } from '~~/shared/submission'
 import { critiqueSchema, FOCUS_NAME, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
 import type { Judged, Notes } from '~~/shared/notes'
@@ -81,18 +80,20 @@ export const useBenchStore = defineStore('bench', () => {
     submission.value = await api(submissionSchema, path(''))
   }
   async function refreshCritique(): Promise<void> {
-    critique.value = await api(critiqueSchema, path('/critique'))
+    const on = path(''), fresh = await api(critiqueSchema, path('/critique'))
+    // Another piece may have come to the bench meanwhile.
+    if (path('') === on) critique.value = fresh
   }
 
   /** Being at a station is noted, and is nothing to take back. */
   async function visit(where: Station): Promise<void> {
-    if (!released.value && !notes.value.visited.includes(where)) await edits.keep(() => api(z.object({}), path('/notes'), { method: 'PUT', body: { visited: [where] } }))
+    if (!released.value && !notes.value.visited.includes(where)) await edits.visit(where)
   }
   async function measureAgain(): Promise<void> {
     await edits.measureAgain()
     await refreshSubmission()
   }
-  const { history, keep: _keep, ...editing } = edits
+  const { history, ...editing } = edits
 
   return {
     submission, critique, station, lens, comparing, draft, trials, sliding, trying, brush, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,

@@ -5,6 +5,7 @@ import { revisionSchema, type Correction, type CorrectionDraft, type Critique, t
 import { AppError } from '~~/shared/errors'
 import type { Judged, Notes, NotesChange } from '~~/shared/notes'
 import type { Scored } from '~~/shared/score'
+import type { Station } from '~~/core/critique/reading'
 import type { Area } from '~~/core/picture/area'
 import { createHistory } from './history'
 
@@ -34,31 +35,42 @@ export function createEdits({ critique, refresh, path }: Held) {
   /** Counts how often another window's version was taken: what is being written here starts from it again. */
   const theirs = ref(0)
   /** The revision that the words in hand were begun from, or that this window wrote last. */
-  let wordsOver = 0
+  let words = { over: 0 }
   /** In turn: a change is written over what the one before it left. */
   let queue: Promise<unknown> = Promise.resolve()
+  /** The piece that the change under way was made on: by then another may lie on the bench. */
+  let piece = ''
+  const at = (rest: string): string => piece + rest
 
-  async function run<T>(change: () => Promise<T>, told?: Told<T>): Promise<T | null> {
+  async function run<T>(change: () => Promise<T>, on: string, told?: Told<T>): Promise<T | null> {
+    const here = (): boolean => path('') === on
+    piece = on
     saving.value = 'saving'
     try {
       const result = await change()
-      await refresh()
+      if (here()) await refresh()
       saving.value = 'saved'
       problem.value = ''
       return result
     } catch (error) {
       saving.value = 'unsaved'
       problem.value = messageOf(error)
-      if (told && error instanceof AppError && error.code === 'stale') {
-        await refresh()
-        conflict.value = { what: told.what, mine: told.mine, theirs: told.theirs(), keepMine: () => keep(told.again) }
-      }
+      if (told && here() && error instanceof AppError && error.code === 'stale') await offer(told)
       return null
+    }
+  }
+  /** Both versions, once the other one is fetched; where that fails too, the sentence of the refusal stays. */
+  async function offer<T>(told: Told<T>): Promise<void> {
+    try {
+      await refresh()
+      conflict.value = { what: told.what, mine: told.mine, theirs: told.theirs(), keepMine: () => keep(told.again) }
+    } catch (error) {
+      problem.value = messageOf(error)
     }
   }
   /** Runs a change and shows that it is kept; what fails stays on screen with its reason. */
   function keep<T>(change: () => Promise<T>, told?: Told<T>): Promise<T | null> {
-    const next = queue.then(() => run(change, told))
+    const on = path(''), next = queue.then(() => run(change, on, told))
     queue = next
     return next
   }
@@ -69,7 +81,7 @@ export function createEdits({ critique, refresh, path }: Held) {
     if (result !== null) history.done(change)
     return result
   }
-  const send = (method: 'PUT' | 'DELETE', rest: string, body?: unknown) => api(none, path(rest), { method, body })
+  const send = (method: 'PUT' | 'DELETE', rest: string, body?: unknown) => api(none, at(rest), { method, body })
 
   /**
    * Puts one version over another. @param seen the version that was being changed, where it lay open for a while; else it is
@@ -87,11 +99,11 @@ export function createEdits({ critique, refresh, path }: Held) {
   /** Something new, which redo makes again under another id. */
   function create(rest: string, body: unknown): Promise<number | null> {
     let id = 0
-    return step({ redo: async () => (id = (await api(createdSchema, path(rest), { method: 'POST', body })).id), undo: () => send('DELETE', `${rest}/${id}`) })
+    return step({ redo: async () => (id = (await api(createdSchema, at(rest), { method: 'POST', body })).id), undo: () => send('DELETE', `${rest}/${id}`) })
   }
   function remove(rest: string, id: number, body: unknown): Promise<unknown> {
     let current = id
-    return step({ redo: () => send('DELETE', `${rest}/${current}`), undo: async () => { current = (await api(createdSchema, path(rest), { method: 'POST', body })).id } })
+    return step({ redo: () => send('DELETE', `${rest}/${current}`), undo: async () => { current = (await api(createdSchema, at(rest), { method: 'POST', body })).id } })
   }
   /** What another window may have removed meanwhile. */
   function still<T extends { id: number }>(list: readonly T[], id: number): T {
@@ -107,7 +119,8 @@ export function createEdits({ critique, refresh, path }: Held) {
   }
 
   return {
-    saving, problem, conflict, theirs, history, keep, note,
+    saving, problem, conflict, theirs, history, note,
+    visit: (where: Station) => keep(() => send('PUT', '/notes', { visited: [where] })),
     addArea: (name: string, area: Area) => create('/areas', { name, area }),
     removeArea: ({ id, name, area }: MarkedArea) => remove('/areas', id, { name, area }),
     changeArea: (id: number, next: { name: string, area: Area }) =>
@@ -132,17 +145,18 @@ export function createEdits({ critique, refresh, path }: Held) {
     unassign: () => keep(() => send('DELETE', '/assignment')),
     /** Words are being written from what is kept now: what another window writes from here on is not theirs to overwrite. */
     openWords() {
-      wordsOver = critique.value!.revision
+      words = { over: critique.value!.revision }
     },
     writeVerdict(works: string, verdict: string) {
+      const begun = words
       const put = async (over: number): Promise<void> => {
-        wordsOver = (await api(revisionSchema, path('/verdict'), { method: 'PUT', body: { works, verdict, revision: over } })).revision
+        begun.over = (await api(revisionSchema, at('/verdict'), { method: 'PUT', body: { works, verdict, revision: over } })).revision
       }
-      return keep(() => put(wordsOver), { what: 'the words', mine: `${works}\n\n${verdict}`, theirs: () => `${critique.value!.works}\n\n${critique.value!.verdict}`, again: () => put(critique.value!.revision) })
+      return keep(() => put(begun.over), { what: 'the words', mine: `${works}\n\n${verdict}`, theirs: () => `${critique.value!.works}\n\n${critique.value!.verdict}`, again: () => put(critique.value!.revision) })
     },
-    release: (text: string) => keep(() => api(none, path('/release'), { method: 'POST', body: { note: text } })),
-    withdraw: () => keep(() => api(none, path('/withdraw'), { method: 'POST' })),
+    release: (text: string) => keep(() => api(none, at('/release'), { method: 'POST', body: { note: text } })),
+    withdraw: () => keep(() => api(none, at('/withdraw'), { method: 'POST' })),
     answer: (text: string) => keep(() => send('PUT', '/answer', { answer: text })),
-    measureAgain: () => keep(() => api(none, path('/measure'), { method: 'POST' }))
+    measureAgain: () => keep(() => api(none, at('/measure'), { method: 'POST' }))
   }
 }

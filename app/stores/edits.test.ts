@@ -1,0 +1,86 @@
+/** Changes on the bench as the server answers them: in turn, on the piece they were made on, never over another window's. */
+import { createServer, type Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { nextTick, ref, shallowRef } from 'vue'
+import { afterAll, beforeAll, beforeEach, expect, it, vi } from 'vitest'
+
+/** A server of one critique a piece, over real HTTP, with the refusal of stale words as the product's. */
+let server: Server, delay = 0
+interface Kept { revision: number, works: string, verdict: string }
+let kept: Record<string, Kept> = {}
+const log: string[] = []
+beforeAll(async () => {
+  server = createServer((request, response) => {
+    let text = ''
+    request.on('data', (chunk: Buffer) => { text += chunk.toString() })
+    request.on('end', () => setTimeout(() => {
+      const [, piece] = /\/api\/submissions\/(\w+)/.exec(request.url!)!, now = kept[piece!]!, body = JSON.parse(text) as Kept
+      if (request.url!.endsWith('/notes')) return void response.setHeader('content-type', 'application/json').end('{}')
+      const fresh = body.revision === now.revision
+      log.push(`${piece} ${body.works} ${fresh ? 'kept' : 'stale'}`)
+      if (fresh) kept[piece!] = { ...body, revision: now.revision + 1 }
+      response.statusCode = fresh ? 200 : 409
+      response.setHeader('content-type', 'application/json')
+      response.end(JSON.stringify(fresh ? { revision: now.revision + 1 } : { error: { code: 'stale', message: 'Changed in another window.' } }))
+    }, delay))
+  }).listen(0, '127.0.0.1')
+  await new Promise(resolve => server.once('listening', resolve))
+  const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  const { api, messageOf } = await import('../composables/useApi')
+  // What the page provides by itself.
+  vi.stubGlobal('ref', ref)
+  vi.stubGlobal('shallowRef', shallowRef)
+  vi.stubGlobal('api', api)
+  vi.stubGlobal('messageOf', messageOf)
+  const real = globalThis.fetch
+  vi.stubGlobal('fetch', (path: string, init: RequestInit) => real(origin + path, init))
+})
+afterAll(() => {
+  vi.unstubAllGlobals()
+  server.close()
+})
+
+let piece = 'a'
+async function bench() {
+  const { createEdits } = await import('./edits'), critique = shallowRef<never>(null as never)
+  const refresh = async (): Promise<void> => { critique.value = { ...kept[piece]! } as never }
+  await refresh()
+  const edits = createEdits({ critique, refresh, path: rest => `/submissions/${piece}${rest}` })
+  edits.openWords()
+  return edits
+}
+beforeEach(() => {
+  piece = 'a'
+  delay = 5
+  kept = { a: { revision: 3, works: '', verdict: '' }, b: { revision: 9, works: 'of b', verdict: '' } }
+  log.length = 0
+})
+
+it('two saves at once from one window are two versions, not a quarrel with itself', async () => {
+  const edits = await bench()
+  await Promise.all([edits.writeVerdict('one', ''), edits.writeVerdict('two', '')])
+  expect([log, edits.conflict.value, kept.a!.works]).toEqual([['a one kept', 'a two kept'], null, 'two'])
+})
+
+it('words that another window changed since are not overwritten, also not after something else brought them here', async () => {
+  const edits = await bench()
+  kept.a = { revision: 4, works: 'theirs', verdict: '' }
+  await edits.visit('values') // fetches the critique again, without a word of it reaching the editor
+  expect(await edits.writeVerdict('mine', '')).toBeNull()
+  expect(log).toEqual(['a mine stale'])
+  expect(edits.conflict.value).toMatchObject({ what: 'the words', mine: expect.stringContaining('mine') as string, theirs: expect.stringContaining('theirs') as string })
+  await edits.conflict.value!.keepMine()
+  await nextTick()
+  expect(kept.a).toMatchObject({ works: 'mine' })
+})
+
+it('a save under way when another piece comes to the bench goes to its own', async () => {
+  const edits = await bench()
+  delay = 60
+  const first = edits.writeVerdict('late', ''), second = edits.writeVerdict('later', '')
+  piece = 'b'
+  edits.openWords()
+  await Promise.all([first, second])
+  expect(log).toEqual(['a late kept', 'a later kept'])
+  expect(kept.b!.works).toBe('of b')
+})
