@@ -30,7 +30,7 @@ export async function drawMarked(bench: Bench, tool: AreaTool | MarkTool): Promi
 
 /** A correction begun by hand, to be put in words. */
 export function beginCorrection(bench: Bench, marked: Marked = { mark: null, area: bench.sketch }): void {
-  bench.draft = { station: bench.station, ...marked, readingId: null, reason: '', what: '', todo: '', target: null }
+  bench.begin({ station: bench.station, ...marked, readingId: null, reason: '', what: '', todo: '', target: null })
 }
 export async function markBy(bench: Bench, tool: MarkTool): Promise<void> {
   const marked = await drawMarked(bench, tool)

@@ -23,6 +23,12 @@ export const useBenchStore = defineStore('bench', () => {
   const lens = shallowRef<LensRequest>({ name: 'plain' })
   const comparing = ref(false)
   const draft = shallowRef<CorrectionDraft | null>(null)
+  /** Counts the drafts begun: a new one is a new form, one marked elsewhere stays the same. */
+  const drafts = ref(0)
+  function begin(next: CorrectionDraft): void {
+    drafts.value++
+    draft.value = next
+  }
   /** Trials shown on the picture: the one in hand, or those of the corrections being looked at. */
   const trials = shallowRef<readonly TriedArea[]>([])
   /** A slider is being moved: what is shown may be a few bytes off. */
@@ -96,7 +102,7 @@ export const useBenchStore = defineStore('bench', () => {
   const { history, ...editing } = edits
 
   return {
-    submission, critique, station, lens, comparing, draft, trials, sliding, trying, brush, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,
+    submission, critique, station, lens, comparing, draft, drafts, begin, trials, sliding, trying, brush, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, marking: drawing.marking, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, drawMark: drawing.mark, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
     ...editing, visit, measureAgain

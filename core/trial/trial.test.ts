@@ -17,7 +17,7 @@ import { painterPositionOfHue } from '../wheel/painter'
 import { applyTrial } from './apply'
 import { reachOf, weightsOf } from './reach'
 import { colourHolding } from './hold'
-import { describeOperation } from './words'
+import { describeTrial } from './words'
 import type { Trial, TrialOperation } from './trial'
 
 const trialOf = (...operations: TrialOperation[]): Trial => ({ outside: false, feather: 0, strength: 1, operations })
@@ -165,5 +165,11 @@ it('takes a shadow to the expected one within ΔE00 1, so that the material no l
   expect(again.materials[3]).toMatchObject({ leaves: false })
   const p = 4 * (60 * 160 + 140), got = [0, 1, 2].map(c => LINEAR_OF_BYTE[after.data[p + c]!]!) as unknown as Rgb
   expect(differenceOf(convertLinearToLab(got), convertLinearToLab(linear(odd.expected)))).toBeLessThan(1)
-  expect(describeOperation({ kind: 'value', by: -8 })).toBe('8 steps darker')
+})
+
+it('says what a trial shows, as its learner reads it', () => {
+  const stroke = { hex: '#c04020', width: 0.01, points: [[0.1, 0.1, 0.5]] } as const
+  expect(describeTrial(trialOf({ kind: 'value', by: -8 }, { kind: 'chroma', times: 0.4 }))).toBe('8 steps darker and muted to 40 %')
+  expect(describeTrial({ ...trialOf({ kind: 'temperature', by: 12 }), outside: true, strokes: [stroke, stroke] })).toBe('everything but the area 12 warmer and painted over in two strokes')
+  expect(describeTrial({ ...trialOf(), strokes: [stroke] })).toBe('painted over in one stroke')
 })

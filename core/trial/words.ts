@@ -1,7 +1,7 @@
 /** What an operation is called, as the critic and the learner read it. */
 import { stepAt } from '../wheel/wheel'
-import { stepWords } from '../critique/words'
-import type { TrialOperation } from './trial'
+import { count, list, stepWords } from '../critique/words'
+import type { Trial, TrialOperation } from './trial'
 
 export function describeOperation(operation: TrialOperation): string {
   switch (operation.kind) {
@@ -14,4 +14,10 @@ export function describeOperation(operation: TrialOperation): string {
     case 'edges': return operation.by < 0 ? 'softer' : 'sharper'
     case 'black': return `black mixed as ${operation.hex}`
   }
+}
+
+/** A whole trial in words, as it is shown: what is done, and where when it is not the area. */
+export function describeTrial({ operations, strokes, outside }: Trial): string {
+  const painted = strokes?.length ? [`painted over in ${count(strokes.length)} stroke${strokes.length === 1 ? '' : 's'}`] : []
+  return `${outside && operations.length > 0 ? 'everything but the area ' : ''}${list([...operations.map(describeOperation), ...painted])}`
 }

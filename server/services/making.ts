@@ -23,8 +23,8 @@ interface Job { readonly id: string, readonly accountId: number, readonly submis
 
 const jobs = new Map<string, Job>()
 const KEPT_MS = 15 * 60_000
-/** One person has so many under way and kept at most. */
-const MOST = 6
+/** One person has so many under way at most, and so many kept: the oldest makes room. */
+const MOST_MAKING = 3, MOST_KEPT = 4
 let folder: Promise<string> | null = null
 const fileOf = async (id: string): Promise<string> => join(await (folder ??= mkdtemp(join(tmpdir(), 'critica-exports-'))), id)
 
@@ -40,10 +40,12 @@ async function taskOf(account: Account, submission: Submission, name: MadeExport
   return { kind: name === 'layers.ora' ? 'layers' : 'applied', original: original!.bytes, corrections }
 }
 
-/** @returns at once; the work goes on. @throws AppError when there is nothing to make, or too much is being made. */
+/** @returns at once; the work goes on. @throws AppError when there is nothing to make, or too much is being made already. */
 export async function beginExport(account: Account, submissionId: number, name: MadeExport): Promise<ExportState> {
   const submission = await visibleSubmission(account, submissionId), task = await taskOf(account, submission, name)
-  if ([...jobs.values()].filter(j => j.accountId === account.id).length >= MOST) throw new AppError('too-many-tries', 'Several exports are kept already. Wait a few minutes, or call one off.')
+  const own = [...jobs.values()].filter(j => j.accountId === account.id), made = own.filter(j => j.state !== 'making')
+  if (own.length - made.length >= MOST_MAKING) throw new AppError('too-many-tries', 'Several exports are being made already. Wait for one of them, or call it off.')
+  for (const old of made.slice(0, Math.max(0, made.length + 1 - MOST_KEPT))) await forget(old)
   const job: Job = { id: randomUUID(), accountId: account.id, submission, name, abort: new AbortController(), state: 'making', share: 0 }
   jobs.set(job.id, job)
   void work(job, task)

@@ -8,6 +8,7 @@ import { keyReadings } from '../../core/critique/key-readings'
 import { readingsOf } from '../../core/critique/readings'
 import { scoreRubric } from '../../core/critique/rubric'
 import { describeTarget } from '../../core/critique/target'
+import { describeTrial } from '../../core/trial/words'
 import { EXERCISES } from '../../core/exercise'
 import type { Report } from '../../core/measure/report'
 import { instructorName } from '../db/classes'
@@ -32,7 +33,7 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
     trials: corrections.flatMap(({ trial, area }) => (trial ? [{ trial, area }] : [])),
     words: {
       title: submission.title, about: about.filter(Boolean).join(' · '), question: submission.question, works: critique.works.split('\n').filter(line => line.trim()), verdict: critique.verdict,
-      corrections: corrections.map(c => ({ tag: `${STATION_LETTER[c.station]}${c.order}`, area: c.area, mark: c.mark, what: c.what, reason: c.reason, todo: c.todo, target: c.target && describeTarget(c.target) })),
+      corrections: corrections.map(c => ({ tag: `${STATION_LETTER[c.station]}${c.order}`, area: c.area, mark: c.mark, what: c.what, reason: c.reason, todo: c.todo, shown: c.trial && describeTrial(c.trial), target: c.target && describeTarget(c.target) })),
       readings: keyReadings({ readings: readingsOf(report, { standards, declared: null }), judged: notes.judged, marked: corrections.map(c => c.readingId) }, READINGS),
       exercise: assignment && { title: EXERCISES[assignment.exercise].title, trains: EXERCISES[assignment.exercise].trains, due: day(`${assignment.dueOn}T12:00:00Z`) },
       score: score && `${score.percent} %: ${score.sum} of ${score.most}, over what was scored.`

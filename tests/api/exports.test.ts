@@ -70,6 +70,21 @@ it('is called off, and then is neither there nor anybody else\'s', async () => {
   expect((await made(tamsin, 'sheet-letter.pdf')).bytes.subarray(0, 5).toString()).toBe('%PDF-')
 })
 
+it('keeps the last few for its person, and makes no more than a few at once', async () => {
+  const jobs: string[] = []
+  for (let i = 0; i < 3; i++) jobs.push(exportStateSchema.parse(await (await begin(tamsin, 'layers.ora')).json()).id)
+  expect((await begin(tamsin, 'layers.ora')).status).toBe(429)
+  for (const job of jobs) expect((await tamsin.json('DELETE', `/submissions/${id}/exports/${job}`)).status).toBe(200)
+  const sheets: string[] = []
+  for (let i = 0; i < 6; i++) {
+    const { id: job } = exportStateSchema.parse(await (await begin(tamsin, 'sheet-a4.pdf')).json())
+    sheets.push(job)
+    for (let k = 0; k < 200 && (await state(tamsin, job)).state === 'making'; k++) await new Promise(resolve => setTimeout(resolve, 50))
+  }
+  const statuses = await Promise.all(sheets.map(async job => (await tamsin.fetch(`/submissions/${id}/exports/${job}/file`)).status))
+  expect(statuses).toEqual([404, 404, 200, 200, 200, 200])
+})
+
 it('shows a learner nothing before the release', async () => {
   expect((await begin(rosa, 'sheet-a4.pdf')).status).toBe(404)
   expect((await tamsin.json('POST', `/submissions/${id}/exports`, { name: 'layers.psd' })).status).toBe(422)

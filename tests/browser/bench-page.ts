@@ -1,6 +1,7 @@
 /** What the bench's tests share: the picture on the wall, places on it, pieces handed in for one test. */
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Locator, type Page } from '@playwright/test'
+import type { Correction } from '../../shared/critique'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { Person } from '../api/client'
 
@@ -34,3 +35,7 @@ export async function handedIn(file: Buffer): Promise<number> {
   await joss.measured(id)
   return id
 }
+
+/** Corrections as they are kept, asked for by the page itself: a browser asks again when a kept-alive connection has just closed. */
+export const keptCorrections = (page: Page, id: number): Promise<Correction[]> =>
+  page.evaluate(async url => ((await (await fetch(url)).json()) as { corrections: never[] }).corrections, `/api/submissions/${id}/critique`)

@@ -5,7 +5,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { DEMO_PASSWORD } from '../../demo/people'
-import { accessible, handedIn, open, picture, placed, saved, signIn } from './bench-page'
+import { accessible, handedIn, keptCorrections, open, picture, placed, saved, signIn } from './bench-page'
 
 /** A grey patch two steps from its ground: it merges. Values from CIELAB: #777777 is L* 50, #7d7d7d is 52. */
 const merging = (): Promise<Buffer> => sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
@@ -57,7 +57,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await drag(page, [0.75, 0.8], [0.85, 0.85], [0.95, 0.8])
   await expect(panel.getByRole('button', { name: 'take the last of 1 away' })).toBeVisible()
   await saved(page)
-  await expect.poll(async () => (await (await page.request.get(`/api/submissions/${id}/critique`)).json()).corrections[0].trial.strokes?.[0]?.points.length).toBeGreaterThan(2)
+  await expect.poll(async () => (await keptCorrections(page, id))[0]!.trial!.strokes?.[0]?.points.length).toBeGreaterThan(2)
   // The line between before and after, moved by keys.
   await page.keyboard.press('c')
   const line = page.getByRole('slider', { name: 'Line between before and after' })
@@ -80,7 +80,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await page.getByLabel('What is wrong').fill('Nothing happens down here')
   await page.getByRole('button', { name: 'Mark it', exact: true }).click()
   await page.getByRole('button', { name: 'V3', exact: true }).dragTo(page.getByRole('button', { name: 'V1', exact: true }))
-  await expect.poll(async () => (await (await page.request.get(`/api/submissions/${id}/critique`)).json()).corrections.map((c: { what: string, mark: { kind: string } | null }) => c.mark?.kind ?? 'area')).toEqual(['point', 'area', 'arrow'])
+  await expect.poll(async () => (await keptCorrections(page, id)).map(c => c.mark?.kind ?? 'area')).toEqual(['point', 'area', 'arrow'])
   // What was written is on the shelf for the next one.
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'from your phrases' }).click()

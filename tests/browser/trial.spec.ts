@@ -2,7 +2,7 @@
 import { expect, test } from '@playwright/test'
 import sharp from 'sharp'
 import { DEMO_PASSWORD } from '../../demo/people'
-import { handedIn, open, picture, placed, saved, signIn } from './bench-page'
+import { handedIn, keptCorrections, open, picture, placed, saved, signIn } from './bench-page'
 
 test('a trial is shown live, read before and after, reaches the target and goes to the learner', async ({ page, browser }) => {
   await signIn(page)
@@ -29,6 +29,21 @@ test('a trial is shown live, read before and after, reaches the target and goes 
   await lift.fill('8')
   await expect.poll(shade).toBeGreaterThan(140)
   await expect(trial.getByRole('status')).toContainText('Not yet')
+  // From the slider's event to the picture on the wall.
+  const live = await lift.evaluate(async (input: HTMLInputElement) => {
+    const times: number[] = [], drawn = (): number => performance.getEntriesByName('wall-drawn').length
+    for (let by = -20; by <= 20; by++) {
+      const before = drawn(), start = performance.now()
+      input.value = String(by)
+      input.dispatchEvent(new Event('input', { bubbles: true }))
+      while (drawn() === before && performance.now() - start < 2000) await new Promise(resolve => setTimeout(resolve))
+      times.push(performance.now() - start)
+      await new Promise(requestAnimationFrame)
+    }
+    return times.sort((p, q) => p - q)[times.length >> 1]!
+  })
+  console.log(`a trial follows its slider after ${live.toFixed(0)} ms`)
+  expect(live).toBeLessThan(150)
   await lift.fill('14')
   await expect(trial.getByRole('status')).toContainText('The target is reached: at least 15 value steps')
   // L* 54 and 50 by the bytes; fourteen more makes 18, and the faded edge keeps a little back.
@@ -41,9 +56,12 @@ test('a trial is shown live, read before and after, reaches the target and goes 
   await page.keyboard.up(' ')
   await expect.poll(shade).toBeGreaterThan(150)
   await page.keyboard.press('u')
-  await expect.poll(async () => (await (await page.request.get(`/api/submissions/${id}/critique`)).json()).corrections[0].trial?.operations[0]?.by).toBe(8)
+  await expect(lift).toHaveValue('8')
+  await expect.poll(async () => (await keptCorrections(page, id))[0]!.trial?.operations[0]).toEqual({ kind: 'value', by: 8 })
+  // Shown as it is kept.
+  await expect.poll(shade).toBeLessThan(157)
   await page.keyboard.press('y')
-  await expect.poll(async () => (await (await page.request.get(`/api/submissions/${id}/critique`)).json()).corrections[0].trial?.operations[0]?.by).toBe(14)
+  await expect.poll(async () => (await keptCorrections(page, id))[0]!.trial?.operations[0]).toEqual({ kind: 'value', by: 14 })
 
   await page.request.post(`/api/submissions/${id}/release`)
   const learner = await (await browser.newContext()).newPage()

@@ -61,9 +61,13 @@ const bound = computed({
   }
 })
 
+const saving = ref(false)
 async function save() {
+  if (saving.value) return
+  saving.value = true
   const input = { ...toRaw(form), target: hasTarget.value ? toRaw(form).target : null }
   const done = props.id ? await bench.changeCorrection(props.id, input, opened) : await bench.addCorrection(input)
+  saving.value = false
   if (done) emit('done')
 }
 </script>
@@ -83,7 +87,7 @@ async function save() {
     <p v-if="bench.problem" role="alert">{{ bench.problem }}</p>
     <p class="marks">Marks {{ markedAs }}; instead <button v-for="[tool, words] in MARKS" :key="tool" type="button" class="word-link" @click="markAs(tool)">{{ words }}</button> <button v-if="form.area" type="button" class="word-link" @click="place({ mark: null, area: null })">the whole picture</button></p>
     <div class="actions">
-      <v-btn type="submit" variant="flat" color="primary" size="small">{{ id ? 'Save' : 'Mark it' }}</v-btn>
+      <v-btn type="submit" :disabled="saving" variant="flat" color="primary" size="small">{{ id ? 'Save' : 'Mark it' }}</v-btn>
       <button type="button" class="word-link" @click="emit('done')">leave it</button>
     </div>
   </form>

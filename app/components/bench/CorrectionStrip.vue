@@ -2,6 +2,7 @@
 import { moveArrayElement, useSortable } from '@vueuse/integrations/useSortable'
 import type { SortableEvent } from 'sortablejs'
 import { describeTarget } from '~~/core/critique/target'
+import { describeTrial } from '~~/core/trial/words'
 import type { Correction } from '~~/shared/critique'
 import { tagOf } from '~/stores/bench'
 
@@ -9,8 +10,6 @@ import { tagOf } from '~/stores/bench'
 const open = defineModel<number | null>({ required: true })
 const bench = useBenchStore()
 const editing = ref(false)
-/** A draft begun anew is a new form; one that is marked elsewhere stays the same. */
-const draftKey = computed(() => `${bench.draft?.station} ${bench.draft?.readingId} ${bench.draft?.what}`)
 
 const corrections = computed(() => bench.critique?.corrections ?? [])
 const tries = computed(() => corrections.value.filter(c => c.trial).length)
@@ -49,7 +48,7 @@ async function remove() {
       <button v-if="!bench.released" class="tag" aria-label="New correction" title="New correction (m)" @click="beginCorrection(bench)">+</button>
     </div>
     <div v-if="bench.draft" v-show="!bench.tool" class="sheet">
-      <CorrectionForm :key="draftKey" :model-value="bench.draft" @done="bench.draft = null" />
+      <CorrectionForm :key="bench.drafts" :model-value="bench.draft" @done="bench.draft = null" />
     </div>
     <div v-else-if="current" v-show="!bench.tool" class="sheet">
       <CorrectionForm v-if="editing" :id="current.id" :model-value="current" @done="editing = false" />
@@ -57,6 +56,7 @@ async function remove() {
         <p class="words">{{ current.what }}</p>
         <p v-if="current.reason && current.reason !== current.what" class="why">{{ current.reason }}</p>
         <p v-if="current.todo" class="words">{{ current.todo }}</p>
+        <p v-if="current.trial" class="why">Shown: {{ describeTrial(current.trial) }}.</p>
         <p v-if="current.target" class="why">Target: {{ describeTarget(current.target) }}.</p>
         <div v-if="!bench.released" class="actions">
           <button class="word-link" @click="editing = true">change</button>

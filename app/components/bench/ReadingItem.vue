@@ -20,7 +20,7 @@ const VERDICTS = Object.keys(WORDS) as ReadingVerdict[]
 
 function mark() {
   const { reading } = props
-  bench.draft = {
+  bench.begin({
     station: reading.station,
     area: props.area ?? null,
     mark: null,
@@ -29,7 +29,7 @@ function mark() {
     what: reading.correction?.what ?? reading.sentence,
     todo: reading.correction?.todo ?? '',
     target: reading.correction?.target ?? null
-  }
+  })
 }
 function show() {
   const { evidence, points, silhouette } = props.reading, off = shown.value

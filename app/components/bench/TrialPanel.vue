@@ -45,9 +45,13 @@ function change(next: Trial) {
   show()
   void settle()
 }
-watch(() => bench.theirs, () => {
-  trial.value = props.correction.trial ?? NO_TRIAL
+// Taken back, done again, or another window's: the sliders follow, unless the hand is on one.
+watch([() => props.correction.trial, () => bench.theirs], () => {
+  const kept = props.correction.trial ?? NO_TRIAL
+  if (bench.sliding || JSON.stringify(kept) === JSON.stringify(trial.value)) return
+  trial.value = kept
   show()
+  void read()
 })
 onMounted(async () => {
   show()

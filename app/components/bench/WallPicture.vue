@@ -41,6 +41,7 @@ async function drawOnce() {
     canvas.value.getContext('2d')!.drawImage(bitmap, 0, 0)
     canvas.value.dataset.lens = asked.name
     canvas.value.dataset.tried = String(trials.length)
+    performance.mark('wall-drawn')
   }
   bitmap.close()
 }

@@ -2,6 +2,7 @@
 import { scoreRubric } from '~~/core/critique/rubric'
 import { z } from 'zod'
 import { describeTarget } from '~~/core/critique/target'
+import { describeTrial } from '~~/core/trial/words'
 import { EXERCISES } from '~~/core/exercise'
 import { critiqueSchema, type Critique } from '~~/shared/critique'
 import { submissionSchema, type Submission } from '~~/shared/submission'
@@ -68,6 +69,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
               <p class="words">{{ c.what }}</p>
               <p v-if="c.reason && c.reason !== c.what" class="quiet">{{ c.reason }}</p>
               <p v-if="c.todo" class="words">{{ c.todo }}</p>
+              <p v-if="c.trial" class="quiet">Shown on the picture: {{ describeTrial(c.trial) }}.</p>
               <p v-if="c.target" class="quiet">Reached with {{ describeTarget(c.target) }}.</p>
             </div>
           </li>

@@ -13,6 +13,7 @@ export interface SheetCorrection extends SheetMark {
   readonly reason: string
   readonly todo: string
   /** In words; null for none. */
+  readonly shown: string | null
   readonly target: string | null
 }
 
@@ -68,7 +69,7 @@ function richContent(words: string): Content[] {
 }
 
 function correctionContent(c: SheetCorrection): Content {
-  const lines: Content[] = [said(c.what), ...(c.reason && c.reason !== c.what ? [small(c.reason)] : []), ...(c.todo ? [said(c.todo)] : []), ...(c.target ? [small(`Reached with ${c.target}.`)] : [])]
+  const lines: Content[] = [said(c.what), ...(c.reason && c.reason !== c.what ? [small(c.reason)] : []), ...(c.todo ? [said(c.todo)] : []), ...(c.shown ? [small(`Shown on the picture: ${c.shown}.`)] : []), ...(c.target ? [small(`Reached with ${c.target}.`)] : [])]
   return { columns: [typeset(c.tag, 'Sans', { bold: true, fontSize: 9, width: 24, margin: [0, 2, 0, 0] }), { stack: lines, width: '*' }], margin: [0, 2, 0, 4], unbreakable: true }
 }
 

@@ -24,8 +24,8 @@ const request: SheetRequest = {
   words: {
     title: 'Łódka przy moście', about: 'Ada Lund · gouache', question: 'Does it read?', works: ['The big shapes are simple.'],
     corrections: [
-      { tag: 'V1', area: box, mark: null, what: 'Merges with what is around it', reason: 'Two steps apart.', todo: 'Lift it by fifteen.', target: 'at least 15 value steps from what is around it' },
-      { tag: 'E2', area: null, mark: null, what: 'Edges are alike', reason: '', todo: '', target: null }
+      { tag: 'V1', area: box, mark: null, what: 'Merges with what is around it', reason: 'Two steps apart.', todo: 'Lift it by fifteen.', shown: '15 steps lighter', target: 'at least 15 value steps from what is around it' },
+      { tag: 'E2', area: null, mark: null, what: 'Edges are alike', reason: '', todo: '', shown: null, target: null }
     ],
     verdict: 'First the **lights**, then *edges*.\n- one\n- two', readings: readingsOf(report, { standards: DEFAULT_STANDARDS, declared: null }).slice(0, 4),
     exercise: { title: 'Opposites', trains: 'Two hues that face each other', due: '3 December' }, score: 'Seven of nine'
@@ -44,7 +44,7 @@ it('says everything in its order, with letters beyond the latin set, on A4 and o
   const a4 = await read(await makeSheet(request, raster, fonts)), letter = await read(await makeSheet({ ...request, paper: 'LETTER' }, raster, fonts))
   // ISO 216 A4 is 210 × 297 mm, ANSI Letter 8.5 × 11 in, at 72 points an inch.
   expect([a4.width, a4.height, letter.width, letter.height].map(Math.round)).toEqual([595, 842, 612, 792])
-  const order = ['dka przy mo', 'Ada Lund', 'Does it read?', 'What works', 'big shapes', 'To change', 'Merges with', 'Lift it by fifteen', 'Reached with at least 15', 'E2', 'The next step', 'lights', 'Before, and as it could be', 'What was measured', request.words.readings[0]!.sentence.slice(0, 20), 'Score', 'Exercise: Opposites', '3 December']
+  const order = ['dka przy mo', 'Ada Lund', 'Does it read?', 'What works', 'big shapes', 'To change', 'Merges with', 'Lift it by fifteen', 'Shown on the picture: 15 steps lighter', 'Reached with at least 15', 'E2', 'The next step', 'lights', 'Before, and as it could be', 'What was measured', request.words.readings[0]!.sentence.slice(0, 20), 'Score', 'Exercise: Opposites', '3 December']
   const places = order.map(words => a4.text.indexOf(words))
   expect(order.filter((_, i) => places[i] === -1)).toEqual([])
   expect(places).toEqual([...places].sort((p, q) => p - q))
