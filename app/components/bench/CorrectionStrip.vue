@@ -43,7 +43,7 @@ async function remove() {
 <template>
   <div class="strip">
     <div ref="row" class="tags">
-      <button v-for="c in dragged" :key="c.id" class="tag dragged" :aria-expanded="open === c.id" :title="c.what" @click="open = open === c.id ? null : c.id">{{ tagOf(c) }}</button>
+      <button v-for="c in dragged" :key="c.id" class="tag" :class="{ dragged: !bench.released }" :aria-expanded="open === c.id" :title="c.what" @click="open = open === c.id ? null : c.id">{{ tagOf(c) }}</button>
       <button v-if="tries > 1" class="tag" :aria-pressed="bench.trying === 'all'" title="All trials together" @click="bench.trying = bench.trying === 'all' ? null : 'all'">all</button>
       <button v-if="!bench.released" class="tag" aria-label="New correction" title="New correction (m)" @click="beginCorrection(bench)">+</button>
     </div>

@@ -49,7 +49,9 @@ describe('the layered file', () => {
     const tried = corrections.filter(c => c.trial) as { trial: Trial, area: LayeredCorrection['area'] }[]
     expect(await laid(2)).toEqual(applyTrial(tried[0]!.trial, tried[0]!.area, raster).data)
     expect(await laid(3)).toEqual(applyTrials(tried, raster).data)
-    expect((await pixels(parts['mergedimage.png']!)).data).toEqual(await laid(layers.length))
+    // Laid one after the other or all at once, a soft edge may round either way.
+    const merged = (await pixels(parts['mergedimage.png']!)).data, all = await laid(layers.length)
+    expect(merged.reduce((most, byte, i) => Math.max(most, Math.abs(byte - all[i]!)), 0)).toBeLessThanOrEqual(1)
   })
 })
 

@@ -4,7 +4,7 @@ import { zipSync, type Zippable } from 'fflate'
 import { linesOfMark, type Mark } from '../../../core/critique/mark'
 import { OPEN_RASTER_THUMB, OPEN_RASTER_TYPE, stackXml, type RasterLayer } from '../../../core/export/open-raster'
 import type { Area } from '../../../core/picture/area'
-import { diagonalOf, type Raster } from '../../../core/picture/raster'
+import { createRaster, diagonalOf, type Raster } from '../../../core/picture/raster'
 import { applyTrial } from '../../../core/trial/apply'
 import { reachOf } from '../../../core/trial/reach'
 import type { Trial } from '../../../core/trial/trial'
@@ -68,6 +68,15 @@ async function markLayer({ area, mark }: LayeredCorrection, { width, height }: R
   return { bytes: await png(sharp(svg, { limitInputPixels: false })), x, y }
 }
 
+/** Lays a small layer over a large picture, in place: only the part under it is composed. */
+async function lay(bytes: Uint8Array, x: number, y: number, { width, data }: Raster): Promise<void> {
+  const { width: w, height: h } = await sharp(bytes).metadata(), under = createRaster(w, h)
+  const rowAt = (row: number): number => 4 * ((y + row) * width + x)
+  for (let row = 0; row < h; row++) under.data.set(data.subarray(rowAt(row), rowAt(row) + 4 * w), 4 * w * row)
+  const laid = await imageOf(under).composite([{ input: Buffer.from(bytes) }]).raw().toBuffer()
+  for (let row = 0; row < h; row++) data.set(laid.subarray(4 * w * row, 4 * w * (row + 1)), rowAt(row))
+}
+
 /** The open layered file: marks above trials above the original, what they look like together, and a thumbnail. */
 export async function openRaster(original: Raster, corrections: readonly LayeredCorrection[], progress: Progress): Promise<Uint8Array> {
   const files: Zippable = { mimetype: [new TextEncoder().encode(OPEN_RASTER_TYPE), { level: 0 }] }
@@ -86,22 +95,22 @@ export async function openRaster(original: Raster, corrections: readonly Layered
     merged = after
     step()
   }
-  const flat = imageOf(merged), marks: { input: Buffer, left: number, top: number }[] = []
+  const together = createRaster(original.width, original.height), opaque = isOpaque(original)
+  together.data.set(merged.data)
   for (const [i, c] of corrections.entries()) {
     if (c.area) {
       const layer = await markLayer(c, original)
       if (layer) {
         add(c.name, `data/mark-${i + 1}.png`, layer.bytes, layer.x, layer.y)
-        marks.push({ input: Buffer.from(layer.bytes), left: layer.x, top: layer.y })
+        await lay(layer.bytes, layer.x, layer.y, together)
       }
     }
     step()
   }
-  const opaque = isOpaque(original), together = marks.length ? sharp(await flat.composite(marks).raw().toBuffer(), { raw: { width: original.width, height: original.height, channels: 4 } }) : flat
   files['stack.xml'] = [new TextEncoder().encode(stackXml(original.width, original.height, layers)), { level: 6 }]
-  files['mergedimage.png'] = [await png(opaque ? together.clone().removeAlpha() : together.clone()), { level: 0 }]
+  files['mergedimage.png'] = [await png(opaque ? imageOf(together).removeAlpha() : imageOf(together)), { level: 0 }]
   step()
-  files['Thumbnails/thumbnail.png'] = [new Uint8Array(await together.clone().resize(OPEN_RASTER_THUMB, OPEN_RASTER_THUMB, { fit: 'inside', withoutEnlargement: true }).png().toBuffer()), { level: 0 }]
+  files['Thumbnails/thumbnail.png'] = [new Uint8Array(await imageOf(together).resize(OPEN_RASTER_THUMB, OPEN_RASTER_THUMB, { fit: 'inside', withoutEnlargement: true }).png().toBuffer()), { level: 0 }]
   // Pictures are stored as they are: there is nothing left to press out of them.
   const file = zipSync(files)
   step()
