@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../numeric/random'
-import { areaHolds, discAt, spansOf, type FractionPoint } from './area'
+import { areaHolds, discAt, eachPixel, spansOf, type FractionPoint } from './area'
 import { simplify } from './simplify'
 
 describe('areas', () => {
@@ -33,4 +33,27 @@ it('a hand-drawn line keeps its shape with fewer points', () => {
     const mid = [(kept[i - 1]![0] + kept[i]![0]) / 2, (kept[i - 1]![1] + kept[i]![1]) / 2]
     expect(0.3 - Math.hypot(mid[0]! - 0.5, mid[1]! - 0.5)).toBeLessThan(0.0031)
   }
+})
+
+describe('a line that crosses itself', () => {
+  /** How often a closed line winds about a point, by the angles it is seen under: slow, and another way to the same number. */
+  const winding = (points: readonly (readonly [number, number])[], x: number, y: number): number => Math.round(points.reduce((sum, [x0, y0], i) => {
+    const [x1, y1] = points[(i + 1) % points.length]!, turn = Math.atan2(y1 - y, x1 - x) - Math.atan2(y0 - y, x0 - x)
+    return sum + (turn > Math.PI ? turn - 2 * Math.PI : turn < -Math.PI ? turn + 2 * Math.PI : turn)
+  }, 0) / (2 * Math.PI))
+
+  it('is filled by the rule asked for: where it winds an odd number of times, or any number but none', () => {
+    const random = seededRandom(44), width = 40, height = 30
+    for (let k = 0; k < 40; k++) {
+      const points = Array.from({ length: 4 + Math.floor(6 * random()) }, () => [random(), random()] as const)
+      for (const rule of ['even-odd', 'non-zero'] as const) {
+        const inside = new Uint8Array(width * height)
+        eachPixel(spansOf({ kind: 'polygon', points }, width, height, rule), (i) => { inside[i]++ })
+        for (let i = 0; i < inside.length; i++) {
+          const times = winding(points, ((i % width) + 0.5) / width, (Math.floor(i / width) + 0.5) / height)
+          expect(inside[i], `seed 44, polygon ${k}, ${rule}, pixel ${i}`).toBe(Number(rule === 'even-odd' ? times % 2 !== 0 : times !== 0))
+        }
+      }
+    }
+  })
 })

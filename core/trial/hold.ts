@@ -7,7 +7,7 @@ import { convertValueToLuminance, LUMINANCE } from '../colour/lab'
 /** What rounding leaves: much less than a byte's step, since near black that already turns the hue. */
 const SLACK = 1e-6
 const NEWTON_ROUNDS = 8
-const CHROMA_ROUNDS = 9
+const CHROMA_ROUNDS = 24
 /** Chroma is found to this share of what was wanted. */
 const CHROMA_STEP = 1 / 500
 /** Luminance that is as good as the wanted one: a thousandth of L* at the dark end. */
