@@ -1,4 +1,18 @@
+import { fileURLToPath } from 'node:url'
 import { bundleWorkers } from './server/work/bundle'
+
+/** The libraries the page is begun with, each a chunk of its own (app/start/begin.ts brings them in turn). */
+const PARTS: readonly (readonly [name: string, modules: RegExp])[] = [
+  // Asked for by every chunk: with one of the others it would bring that one along.
+  ['preload', /vite\/preload-helper/],
+  ['vue', /node_modules\/(@vue|vue|vue-router|pinia|unhead|@unhead|hookable|ufo|defu|ofetch)\//],
+  ['contracts', /node_modules\/zod\//],
+  ['konva', /node_modules\/(konva|vue-konva)\//],
+  ['zrender', /node_modules\/zrender\//],
+  ['prosemirror', /node_modules\/(prosemirror-[a-z]+)\//],
+  ['vuetify', /node_modules\/vuetify\/lib\/(framework|util|composables|locale|iconsets)/]
+]
+const path = (relative: string): string => fileURLToPath(new URL(relative, import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -33,10 +47,18 @@ export default defineNuxtConfig({
   vite: {
     cacheDir: '.cache/vite',
     worker: { format: 'es' },
-    optimizeDeps: { include: ['comlink', 'zod', 'konva', 'vue-konva', 'date-fns'] }
+    // vue-konva's core asks for the whole of konva beside it; the wall draws with three of its shapes.
+    resolve: { alias: [{ find: /^konva$/, replacement: 'konva/lib/Core.js' }] },
+    optimizeDeps: { include: ['comlink', 'zod', 'konva', 'vue-konva/core', 'date-fns'] }
   },
   nitro: { typescript: { tsConfig: { compilerOptions: { noUncheckedIndexedAccess: false } } } },
   hooks: {
+    'vite:extendConfig': (config, { isClient }) => {
+      if (!isClient || config.mode !== 'production') return
+      const build = config.build!.rollupOptions!
+      Object.assign(build, { input: { entry: path('app/start/begin.ts') } })
+      Object.assign(build.output!, { manualChunks: (id: string) => PARTS.find(([, modules]) => modules.test(id))?.[0] })
+    },
     'nitro:init': nitro => nitro.hooks.hook('compiled', () => bundleWorkers(nitro.options.output.serverDir))
   },
   experimental: { appManifest: false }

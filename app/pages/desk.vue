@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
 import { useIntervalFn } from '@vueuse/core'
+import { bringBench } from '~/start/bench'
 import { submissionListSchema, type Submission } from '~~/shared/submission'
 
 useHead({ title: 'Desk · Critica' })
@@ -41,7 +42,11 @@ async function fetchDesk() {
   }
   ready.value = true
 }
-onMounted(fetchDesk)
+onMounted(async () => {
+  await fetchDesk()
+  // Where the next click goes: its parts come while the desk is being read.
+  requestIdleCallback(() => void bringBench())
+})
 // Measuring takes a second or two; a piece just handed in gets its fingerprint without a reload.
 useIntervalFn(() => {
   if (pieces.value.some(p => p.measurement.state === 'queued' || p.measurement.state === 'measuring')) void fetchDesk()

@@ -9,6 +9,8 @@ const pressureOf = ({ pointerType, pressure }: PointerEvent): number => (pointer
 
 type Pointed = Konva.KonvaEventObject<PointerEvent>
 
+export type Hand = ReturnType<typeof useHand>
+
 /** @param middle the wall point at which the picture's middle hangs before it is moved. */
 export function useHand(frame: Readonly<Ref<WallFrame>>, middle: () => readonly [number, number], drawing: DrawingHand, point: (at: Point | null) => void) {
   const bench = useBenchStore(), wall = useWallStore()

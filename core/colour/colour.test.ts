@@ -7,7 +7,7 @@ import { convertLinearToLab, convertLinearToXyz, convertLuminanceToValue, conver
 import { convertMunsellToPercent, convertPercentToMunsell } from './munsell'
 import { convertLinearToOklab, convertOklabToLinear } from './oklab'
 import { fitToGamut, inGamut } from './gamut'
-import { convertSrgbToLinear, formatHex, LINEAR_OF_BYTE, parseHex, type Rgb } from './srgb'
+import { BYTE_OF_LINEAR, convertLinearToByte, convertSrgbToLinear, formatHex, LINEAR_OF_BYTE, parseHex, type Rgb } from './srgb'
 
 const toLinear = (rgb: readonly number[]): Rgb => rgb.map(convertSrgbToLinear) as unknown as Rgb
 
@@ -30,6 +30,10 @@ describe('conversions against culori and colorjs.io', () => {
       )
       expect(worst, `colour ${i}: ${rgb.join(' ')}`).toBeLessThan(1e-4)
     }
+  })
+
+  it('have a byte for every 65,536th of linear light that is the formula\'s own', () => {
+    expect(BYTE_OF_LINEAR).toEqual(Uint8Array.from({ length: 65537 }, (_, i) => convertLinearToByte(i / 65536)))
   })
 
   it('give white L* 100 and Y 1, and #777777 the wall\'s L* 50', () => {

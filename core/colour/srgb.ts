@@ -14,16 +14,25 @@ export function convertLinearToSrgb(linear: number): number {
   return linear <= 0.0031308 ? linear * 12.92 : 1.055 * linear ** (1 / 2.4) - 0.055
 }
 
-/** Linear light of each of the 256 encoded bytes: the table every kernel reads. */
-export const LINEAR_OF_BYTE: Float64Array = Float64Array.from({ length: 256 }, (_, byte) => convertSrgbToLinear(byte / 255))
+/** Linear light of each of the 256 encoded bytes: the table every kernel reads. Pure, so that a page that reads none leaves it out. */
+export const LINEAR_OF_BYTE: Float64Array = /* @__PURE__ */ Float64Array.from({ length: 256 }, (_, byte) => convertSrgbToLinear(byte / 255))
 
 /** Linear light → nearest encoded byte, clipped to 0–255. */
 export function convertLinearToByte(linear: number): number {
   return Math.round(Math.min(1, Math.max(0, convertLinearToSrgb(Math.max(0, linear)))) * 255)
 }
 
-/** Encoded byte of each 65,536th of linear light: fine enough that rounding lands where the formula does. */
-export const BYTE_OF_LINEAR: Uint8Array = Uint8Array.from({ length: 65537 }, (_, i) => convertLinearToByte(i / 65536))
+/**
+ * Encoded byte of each 65,536th of linear light: fine enough that rounding lands where the formula does. Filled from byte to
+ * byte, up to the light at which rounding goes to the next: 256 powers, not 65,537, since it is made whenever a page is opened.
+ */
+export const BYTE_OF_LINEAR: Uint8Array = /* @__PURE__ */ tableOfBytes()
+
+function tableOfBytes(): Uint8Array {
+  const table = new Uint8Array(65537)
+  for (let byte = 1; byte < 256; byte++) table.fill(byte, Math.ceil(65536 * convertSrgbToLinear((byte - 0.5) / 255)))
+  return table
+}
 
 /** `convertLinearToByte` through the table. */
 export function encodeByte(linear: number): number {

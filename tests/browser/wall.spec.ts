@@ -25,7 +25,7 @@ test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp,
   await expect.poll(async () => { const b = (await picture(page).boundingBox())!; return b.height > b.width }).toBe(true)
   await page.keyboard.press('f')
   // Two fingers drawn apart to twice their distance.
-  await page.locator('.stage canvas').first().evaluate((canvas, [x, y]) => {
+  await page.locator('.sheet canvas').first().evaluate((canvas, [x, y]) => {
     const touch = (type: string, pointerId: number, dx: number): void => { canvas.dispatchEvent(new PointerEvent(type, { pointerId, pointerType: 'touch', clientX: x! + dx, clientY: y, bubbles: true })) }
     touch('pointerdown', 11, -50)
     touch('pointerdown', 12, 50)

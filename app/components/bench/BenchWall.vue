@@ -13,10 +13,6 @@ const emit = defineEmits<{ point: [at: Point | null], open: [correction: number]
 const bench = useBenchStore(), wall = useWallStore()
 const { ready, problem, referenceReady, loadReference } = useBenchPicture()
 
-/** The picture hangs first; the sheet that marks are drawn on is laid over it a turn later. */
-const { turn, begin } = useTurns()
-onMounted(() => begin(2))
-
 const element = ref<HTMLElement>(), reference = ref<{ raster: { width: number, height: number } | null }>()
 const { width, height } = useElementSize(element)
 const TOP = 84, MARGIN = 34
@@ -51,11 +47,7 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
     <div v-if="beside || under" v-show="beside || bench.comparing || divided" :style="divided && under ? { position: 'absolute', inset: 0, clipPath: `inset(0 0 0 ${100 * wall.divider!}%)` } : undefined"><WallPicture ref="reference" :frame="otherFrame" which="reference" /></div>
     <WallDivider v-if="divided" :frame="frame" :width="width" />
     <p v-if="!ready || problem" class="waiting" role="status">{{ problem || 'Hanging the picture …' }}</p>
-    <v-stage
-      v-if="turn > 0" :config="{ width, height }" class="stage" @pointerdown="hand.press" @pointermove="hand.move" @pointerup="hand.lift" @pointerleave="hand.leave" @pointercancel="hand.leave"
-      @wheel="hand.wheel">
-      <WallMarks v-if="turn > 1" :frame="frame" :top="TOP - 20" :cross="cross" @open="emit('open', $event)" />
-    </v-stage>
+    <LazyWallSheet :width="width" :height="height" :frame="frame" :top="TOP - 20" :hand="hand" :cross="cross" @open="emit('open', $event)" />
     <div class="over"><slot /></div>
   </div>
 </template>
@@ -63,7 +55,6 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
 <style scoped>
 .wall { position: relative; overflow: hidden; min-height: 0; }
 .wall.drawing { cursor: crosshair; }
-.stage { position: absolute; inset: 0; touch-action: none; }
 .waiting { position: absolute; inset: 0; display: grid; place-items: center; color: #000; }
 .over { z-index: 2; position: absolute; inset: 0; pointer-events: none; }
 .over > :deep(*) { pointer-events: auto; }

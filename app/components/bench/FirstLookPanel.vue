@@ -11,9 +11,6 @@ const SECONDS = 3
 
 /** Until the picture hangs there is nothing to ask about. */
 const looking = ref(!bench.notes.firstEye && !bench.released)
-/** Each field in a turn of its own: two at once would hold the page. */
-const { turn, begin } = useTurns()
-watch(looking, (now) => { if (!now && turn.value === 0) void begin(2) }, { immediate: true })
 const { start, stop } = useTimeoutFn(() => {
   looking.value = false
   bench.lens = { name: 'plain' }
@@ -66,10 +63,10 @@ const reading = computed(() => {
       <p class="question">1. Where did your eye go first?</p>
       <button v-if="!bench.released" class="word-link" :aria-pressed="picking" @click="picking ? bench.drop() : pick()">{{ picking ? 'click on the picture …' : bench.notes.firstEye ? 'somewhere else' : 'show it on the picture' }}</button>
       <p class="question">2. What is it about?</p>
-      <v-textarea v-if="turn > 0" v-model="about" label="The one thing this piece is about" :rows="1" maxlength="500" :readonly="bench.released" @blur="keep" />
+      <InTurn><v-textarea v-model="about" label="The one thing this piece is about" :rows="1" maxlength="500" :readonly="bench.released" @blur="keep" /></InTurn>
       <p v-if="bench.notes.firstEye && bench.submission!.about" class="quiet-text">{{ bench.submission!.learner.name }} wrote: {{ bench.submission!.about }}</p>
       <p class="question">3. Two things that work</p>
-      <v-textarea v-if="turn > 1" v-model="works" label="One a line" :rows="2" maxlength="2000" :readonly="bench.released" class="serif" @blur="keep" />
+      <InTurn><v-textarea v-model="works" label="One a line" :rows="2" maxlength="2000" :readonly="bench.released" class="serif" @blur="keep" /></InTurn>
       <button class="word-link" @click="look">look once more</button>
       <ReadingItem v-if="reading" :reading="reading" :area="bench.focusArea?.area" />
     </template>

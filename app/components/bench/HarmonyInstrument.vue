@@ -60,8 +60,10 @@ async function switchTo(wheel: WheelName) {
     </ol>
     <button v-if="ranking.length > 5" class="word-link all" :aria-expanded="all" @click="all = !all">{{ all ? 'the first five' : 'all ten schemes' }}</button>
     <slot />
-    <ProportionBars v-if="isMeasured(harmony.families)" :families="harmony.families" :wheel="wheel" />
-    <ScatterChart />
+    <InTurn>
+      <ProportionBars v-if="isMeasured(harmony.families)" :families="harmony.families" :wheel="wheel" />
+    </InTurn>
+    <InTurn><ScatterChart /></InTurn>
     <ul class="palette" aria-label="Palette">
       <li v-for="s in harmony.palette" :key="s.hex"><i :style="{ background: s.hex }" /><span>{{ s.step ?? '' }} {{ s.kind }}</span><span class="share">{{ Math.round(s.value) }}</span><span class="share">{{ Math.round(100 * s.share) }} %</span></li>
     </ul>

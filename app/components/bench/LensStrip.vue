@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useBenchPicture } from '~/composables/usePicture'
+import { nextTask } from '~/start/inTurn'
 import type { LensChoice } from '~/composables/stations'
 
 /** Live small views of the picture: each is a lens, and shows what it would show. */
@@ -10,10 +11,17 @@ const { client, ready } = useBenchPicture()
 const canvases = ref<HTMLCanvasElement[]>([])
 const same = (choice: LensChoice): boolean => JSON.stringify(choice.request) === JSON.stringify(bench.lens)
 
-watch([() => props.choices, ready], async () => {
+/** A task later than the station that brings them. */
+const hung = shallowRef(props.choices)
+watch(() => props.choices, async (now) => {
+  await nextTask()
+  hung.value = now
+})
+watch([hung, ready], async ([choices]) => {
   if (!ready.value) return
   await nextTick()
-  for (const [i, choice] of props.choices.entries()) {
+  for (const [i, choice] of choices.entries()) {
+    if (choices !== hung.value) return
     const bitmap = await client.call(w => w.lens(choice.request, 150)).catch(() => null)
     const canvas = canvases.value[i]
     if (!bitmap || !canvas) return
@@ -27,7 +35,7 @@ watch([() => props.choices, ready], async () => {
 
 <template>
   <div class="strip" role="radiogroup" aria-label="Lens">
-    <button v-for="(choice, i) in choices" :key="choice.label" role="radio" :aria-checked="same(choice)" :title="`${choice.label} (${i + 1})`" @click="bench.lens = choice.request">
+    <button v-for="(choice, i) in hung" :key="choice.label" role="radio" :aria-checked="same(choice)" :title="`${choice.label} (${i + 1})`" @click="bench.lens = choice.request">
       <canvas ref="canvases" aria-hidden="true" />
       <span>{{ choice.label }}</span>
     </button>

@@ -72,24 +72,24 @@ async function release() {
       <button class="word-link" @click="bench.withdraw()">take it back to change it</button>
     </template>
     <button v-if="canDraft" class="word-link" @click="draft">draft it from what is marked and read</button>
-    <v-textarea v-model="works" label="What works, first" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" />
+    <InTurn><v-textarea v-model="works" label="What works, first" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" /></InTurn>
     <ol v-if="bench.critique!.corrections.length" class="corrections">
       <li v-for="c in bench.critique!.corrections" :key="c.id"><b>{{ tagOf(c) }}</b> {{ c.what }}</li>
     </ol>
     <p v-else class="quiet-text">No correction is marked yet.</p>
-    <LazyRichEditor v-if="!bench.released" v-model="verdict" label="Verdict and the next step" short="Verdict" @update:model-value="edited" @blur="write" />
+    <InTurn v-if="!bench.released"><LazyRichEditor v-model="verdict" label="Verdict and the next step" short="Verdict" @update:model-value="edited" @blur="write" /></InTurn>
     <RichText v-else :words="verdict" />
     <div class="exercise">
-      <v-select v-model="exercise" :items="exercises" label="Exercise" :readonly="bench.released" @update:model-value="assign" />
-      <v-text-field v-if="exercise" v-model="dueOn" type="date" label="Due on" :readonly="bench.released" @change="assign" />
+      <InTurn><v-select v-model="exercise" :items="exercises" label="Exercise" :readonly="bench.released" @update:model-value="assign" /></InTurn>
+      <InTurn><v-text-field v-if="exercise" v-model="dueOn" type="date" label="Due on" :readonly="bench.released" @change="assign" /></InTurn>
     </div>
     <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
-    <ScorePanel v-if="scoring" />
+    <InTurn v-if="scoring"><ScorePanel /></InTurn>
     <div v-if="!bench.released" class="actions">
       <v-btn variant="flat" color="primary" @click="asking = true">Release to {{ bench.submission!.learner.name }}</v-btn>
       <NuxtLink :to="`/critique/${bench.submission!.id}`" class="preview">see it as {{ bench.submission!.learner.name.split(' ')[0] }} will</NuxtLink>
     </div>
-    <TakeAway :submission-id="bench.submission!.id" :editable="!bench.released" @changed="bench.refreshCritique()" />
+    <InTurn><TakeAway :submission-id="bench.submission!.id" :editable="!bench.released" @changed="bench.refreshCritique()" /></InTurn>
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>
         <div class="ask">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type Konva from 'konva'
+import { Group, Layer, Line, Rect, Text } from '~/wall/konva'
 import { tagOf } from '~/stores/bench'
 import { linesOfMark, tagPointOf, type MarkLine } from '~~/core/critique/mark'
 import { cornersOf, tagCornerOf, type Area } from '~~/core/picture/area'
@@ -81,32 +82,32 @@ function drag(index: number, event: Konva.KonvaEventObject<DragEvent>) {
 </script>
 
 <template>
-  <v-layer>
-    <template v-for="a in areas" :key="`a${a.id}`"><v-line v-for="(l, i) in a.lines" :key="i" :config="l" /></template>
-    <template v-for="s in stops" :key="`t${s.key}`"><v-line v-for="(l, i) in s.lines" :key="i" :config="l" /><v-text :config="s.number" /></template>
-    <template v-if="bench.sketch"><v-line v-for="(l, i) in outline(bench.sketch, [6, 5], bench.tool !== 'polygon')" :key="`s${i}`" :config="l" /></template>
-    <v-line v-for="(l, i) in drafted" :key="`d${i}`" :config="l" />
+  <Layer>
+    <template v-for="a in areas" :key="`a${a.id}`"><Line v-for="(l, i) in a.lines" :key="i" :config="l" /></template>
+    <template v-for="s in stops" :key="`t${s.key}`"><Line v-for="(l, i) in s.lines" :key="i" :config="l" /><Text :config="s.number" /></template>
+    <template v-if="bench.sketch"><Line v-for="(l, i) in outline(bench.sketch, [6, 5], bench.tool !== 'polygon')" :key="`s${i}`" :config="l" /></template>
+    <Line v-for="(l, i) in drafted" :key="`d${i}`" :config="l" />
     <template v-for="m in marks" :key="m.id">
-      <v-line v-for="(l, i) in m.lines" :key="i" :config="l" />
-      <v-group :config="{ x: m.x, y: m.y }" @click="emit('open', m.id)" @tap="emit('open', m.id)">
-        <v-rect :config="{ width: m.width, height: 20, fill: INK, stroke: CASING, strokeWidth: 1 }" /><v-text :config="label(m.tag, 6, 4)" />
-      </v-group>
+      <Line v-for="(l, i) in m.lines" :key="i" :config="l" />
+      <Group :config="{ x: m.x, y: m.y }" @click="emit('open', m.id)" @tap="emit('open', m.id)">
+        <Rect :config="{ width: m.width, height: 20, fill: INK, stroke: CASING, strokeWidth: 1 }" /><Text :config="label(m.tag, 6, 4)" />
+      </Group>
     </template>
-    <v-group v-for="(p, i) in points" :key="`p${i}`" :config="{ x: p.x, y: p.y, listening: false }">
-      <v-rect :config="{ x: -11, y: -11, width: 22, height: 22, fill: CASING, stroke: INK, strokeWidth: 1.5, cornerRadius: 11 }" />
-      <v-text :config="{ ...label(p.text, -11, -7), width: 22, align: 'center', fontSize: 14, fill: INK }" />
-    </v-group>
-    <v-group v-for="(s, i) in samples" :key="`l${i}`" :config="{ x: s.x, y: s.y, listening: false }">
-      <v-rect :config="{ x: -8, y: -8, width: 16, height: 16, fill: s.dark ? INK : CASING, stroke: s.dark ? CASING : INK, strokeWidth: 1.5 }" />
-      <v-text :config="{ ...label(s.text, -8, -6), width: 16, align: 'center', fill: s.dark ? CASING : INK }" />
-    </v-group>
-    <v-line v-if="filled" :config="filled" />
-    <v-line v-for="(l, i) in crossLines" :key="`x${i}`" :config="l" />
+    <Group v-for="(p, i) in points" :key="`p${i}`" :config="{ x: p.x, y: p.y, listening: false }">
+      <Rect :config="{ x: -11, y: -11, width: 22, height: 22, fill: CASING, stroke: INK, strokeWidth: 1.5, cornerRadius: 11 }" />
+      <Text :config="{ ...label(p.text, -11, -7), width: 22, align: 'center', fontSize: 14, fill: INK }" />
+    </Group>
+    <Group v-for="(s, i) in samples" :key="`l${i}`" :config="{ x: s.x, y: s.y, listening: false }">
+      <Rect :config="{ x: -8, y: -8, width: 16, height: 16, fill: s.dark ? INK : CASING, stroke: s.dark ? CASING : INK, strokeWidth: 1.5 }" />
+      <Text :config="{ ...label(s.text, -8, -6), width: 16, align: 'center', fill: s.dark ? CASING : INK }" />
+    </Group>
+    <Line v-if="filled" :config="filled" />
+    <Line v-for="(l, i) in crossLines" :key="`x${i}`" :config="l" />
     <template v-if="bench.reshaping">
-      <v-line v-for="(l, i) in outline(bench.reshaping.area)" :key="`r${i}`" :config="l" />
-      <v-rect
+      <Line v-for="(l, i) in outline(bench.reshaping.area)" :key="`r${i}`" :config="l" />
+      <Rect
         v-for="h in handles" :key="`h${h.index}`" :config="{ x: h.at[0], y: h.at[1], offsetX: 6, offsetY: 6, width: 12, height: 12, fill: CASING, stroke: INK, strokeWidth: 1.5, draggable: true, hitStrokeWidth: 16 }"
         @dragmove="drag(h.index, $event)" />
     </template>
-  </v-layer>
+  </Layer>
 </template>

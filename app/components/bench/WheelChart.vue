@@ -7,7 +7,7 @@ import { hexOfLinear } from '~~/core/colour/srgb'
 import { schemeNamed, type SectorScheme } from '~~/core/wheel/schemes'
 import type { Family } from '~~/core/measure/report'
 import type { WheelName } from '~~/core/wheel/steps'
-import { CHART_INK, CHART_QUIET } from '~/composables/chart'
+import { CHART_INK, CHART_QUIET, CHART_UPDATE, useDrawnChart } from '~/composables/chart'
 
 /**
  * The wheel with yellow at the top: the picture's coloured weight as a ring of bars in their own
@@ -48,10 +48,7 @@ const render: CustomSeriesRenderItem = (_params, api) => {
     ]
   }
 }
-const option = computed(() => ({
-  animation: false,
-  series: [{ type: 'custom', coordinateSystem: 'none', renderItem: render, data: [weights.value.length + props.rotation + props.families.length], silent: true }]
-}))
+const option = useDrawnChart(() => [{ render, items: [weights.value.length + props.rotation + props.families.length] }])
 
 /** The sectors follow the hand: turned by as much as the pointer turns about the middle. */
 let held: { pointer: number, rotation: number } | null = null
@@ -70,7 +67,7 @@ function turn(event: PointerEvent) {
 </script>
 
 <template>
-  <div class="hold" @pointerdown="take" @pointermove="turn" @pointerup="held = null" @pointercancel="held = null"><VChart :option="option" :update-options="{ notMerge: true }" autoresize class="wheel" role="img" aria-label="the picture's colours on the wheel" /></div>
+  <div class="hold" @pointerdown="take" @pointermove="turn" @pointerup="held = null" @pointercancel="held = null"><VChart :option="option" :update-options="CHART_UPDATE" autoresize class="wheel" role="img" aria-label="the picture's colours on the wheel" /></div>
 </template>
 
 <style scoped>

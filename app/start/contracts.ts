@@ -1,0 +1,2 @@
+/** Brings the schemas' library. */
+export { sessionSchema } from '~~/shared/account'

@@ -1,0 +1,3 @@
+/** Brings the framework. */
+export { createApp } from 'vue'
+export { createRouter } from 'vue-router'
