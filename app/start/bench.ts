@@ -6,7 +6,7 @@ let brought: Promise<typeof import('~/components/bench/BenchScreen.vue')> | null
 export const bringBench = (): NonNullable<typeof brought> => (brought ??= bring())
 
 async function bring() {
-  await inTurn([() => import('~~/shared/report'), () => import('~~/shared/critique'), () => import('~~/core/critique/readings'), () => import('~/stores/bench'), () => import('~/wall/konva')])
+  await inTurn([() => import('~~/core/critique/readings'), () => import('~/stores/bench'), () => import('~/wall/konva')])
   return import('~/components/bench/BenchScreen.vue')
 }
 

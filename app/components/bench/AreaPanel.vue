@@ -70,9 +70,9 @@ async function rename(area: MarkedArea, to: string) {
   <section aria-label="Areas" class="areas">
     <div v-if="bench.sketch && !bench.tool" class="sketch" data-test="sketch">
       <template v-for="r in liveReadings" :key="r.id"><p class="words" aria-live="polite">{{ r.sentence }}</p><FigureBar v-if="r.figure" :figure="r.figure" /></template>
-      <v-text-field v-model="name" list="area-names" label="What is it? (the face, the boat)" autofocus @keydown.enter="keep" @keydown.esc="drop" />
+      <InTurn><v-text-field v-model="name" list="area-names" label="What is it? (the face, the boat)" autofocus @keydown.enter="keep" @keydown.esc="drop" /></InTurn>
       <datalist id="area-names"><option v-for="n in NAMES" :key="n" :value="n" /></datalist>
-      <div class="actions"><v-btn size="small" @click="keep">Keep the area</v-btn><button class="word-link" @click="drop">drop it</button></div>
+      <div class="actions"><InTurn><v-btn size="small" @click="keep">Keep the area</v-btn></InTurn><button class="word-link" @click="drop">drop it</button></div>
     </div>
     <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">{{ liveReadings[0]!.sentence }}</p>
     <template v-for="a in listed" :key="a.id">

@@ -74,15 +74,15 @@ async function save() {
 
 <template>
   <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="emit('done')">
-    <v-textarea v-model="form.what" label="What is wrong" autofocus />
-    <v-textarea v-model="form.reason" label="Why, as read" />
-    <v-textarea v-model="form.todo" label="What to do" />
+    <InTurn><v-textarea v-model="form.what" label="What is wrong" autofocus /></InTurn>
+    <InTurn><v-textarea v-model="form.reason" label="Why, as read" /></InTurn>
+    <InTurn><v-textarea v-model="form.todo" label="What to do" /></InTurn>
     <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">from your phrases</button>
     <LazyPhraseShelf v-if="shelf" :station="form.station" @take="take" />
-    <v-select v-if="!form.target" :model-value="null" :items="aims" label="A target that can be measured, if you like" @update:model-value="aim" />
+    <InTurn v-if="!form.target"><v-select :model-value="null" :items="aims" label="A target that can be measured, if you like" @update:model-value="aim" /></InTurn>
     <div v-if="form.target" class="target">
-      <v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" />
-      <v-text-field v-if="hasTarget" v-model.number="bound" type="number" label="Bound" class="bound" />
+      <InTurn><v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" /></InTurn>
+      <InTurn v-if="hasTarget"><v-text-field v-model.number="bound" type="number" label="Bound" class="bound" /></InTurn>
     </div>
     <p v-if="bench.problem" role="alert">{{ bench.problem }}</p>
     <p class="marks">Marks {{ markedAs }}; instead <button v-for="[tool, words] in MARKS" :key="tool" type="button" class="word-link" @click="markAs(tool)">{{ words }}</button> <button v-if="form.area" type="button" class="word-link" @click="place({ mark: null, area: null })">the whole picture</button></p>

@@ -66,7 +66,7 @@ const asking = computed(() => (bench.tool !== 'point' ? '' : pairs.value.some(p 
     <div v-if="!bench.released" class="add">
       <p v-if="asking" role="status">{{ asking }} <button class="word-link" @click="bench.drop()">no</button></p>
       <template v-else>
-        <v-text-field v-model="name" label="Material (the clay pot)" maxlength="40" @keydown.enter="add" />
+        <InTurn><v-text-field v-model="name" label="Material (the clay pot)" maxlength="40" @keydown.enter="add" /></InTurn>
         <button class="word-link" @click="add">pick it in the light, then in the shadow</button>
         <button class="word-link" @click="pickAround">{{ bench.notes.surroundings ? 'pick the surroundings anew' : 'pick the sky or wall that shadows should carry' }}</button>
       </template>

@@ -45,7 +45,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
       <div class="standards">
         <h2 id="standards-title">House standards of {{ className }}</h2>
         <p class="quiet-text">Readings follow at once. The numbers measured never change with them.</p>
-        <template v-if="standards">
+        <InTurn v-if="standards">
           <fieldset v-for="school in SCHOOLS" :key="school.name">
             <legend>{{ school.title }}</legend>
             <label v-for="[value, words] in school.options" :key="value"><input type="radio" :name="school.name" :value="value" :checked="standards[school.name] === value" @change="set({ [school.name]: value })"> {{ words }}</label>
@@ -54,7 +54,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
             <span>{{ f.title }}<small>{{ f.meaning }}</small></span>
             <input type="number" :step="f.step" :value="shown(f, standards)" @change="set(stored(f, standards, Number(($event.target as HTMLInputElement).value)))"> <em>{{ f.unit }}</em>
           </label>
-        </template>
+        </InTurn>
         <p v-if="problem" role="alert">{{ problem }}</p>
         <div class="actions"><v-btn @click="open = false">Done</v-btn><button class="word-link" @click="keep(null)">back to the shipped standards</button><span v-if="saved" role="status">saved</span></div>
       </div>

@@ -102,7 +102,7 @@ const reached = computed(() => after.value?.target?.reached ?? null)
       <span class="end">{{ s.more }}</span>
     </label>
     <div class="hue">
-      <v-select :model-value="hue?.position ?? -1" :items="steps" label="Hue" @update:model-value="turn($event, hue?.share ?? 0.5)" />
+      <InTurn><v-select :model-value="hue?.position ?? -1" :items="steps" label="Hue" @update:model-value="turn($event, hue?.share ?? 0.5)" /></InTurn>
       <input v-if="hue" type="range" min="0" max="1" step="0.05" :value="hue.share" aria-label="How far the hue is turned" @input="turn(hue.position, Number(($event.target as HTMLInputElement).value))">
     </div>
     <p v-if="expected || blacks.length" class="more">
