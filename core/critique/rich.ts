@@ -46,6 +46,3 @@ export function writeRich(blocks: readonly RichBlock[]): string {
     return kind === 'item' ? `- ${line}` : line.replace(/^- /, '\\- ')
   }).join('\n')
 }
-
-/** Without its emphasis: for a mail, a table, a search. */
-export const plainOf = (words: string): string => parseRich(words).map(({ kind, spans }) => (kind === 'item' ? '– ' : '') + spans.map(s => s.text).join('')).join('\n')

@@ -19,7 +19,7 @@ function takeTheirs() {
 <template>
   <v-dialog v-model="open" max-width="720" persistent aria-labelledby="conflict-title">
     <v-card v-if="bench.conflict">
-      <div class="conflict">
+      <div class="dialog-sheet">
         <h2 id="conflict-title">Changed in another window meanwhile: {{ bench.conflict.what }}</h2>
         <p class="quiet-text">Nothing was overwritten. Which should stay?</p>
         <div class="both">
@@ -32,7 +32,6 @@ function takeTheirs() {
 </template>
 
 <style scoped>
-.conflict { padding: 20px 24px; display: grid; gap: 12px; max-height: 80vh; overflow-y: auto; }
 .quiet-text { color: var(--panel-quiet); }
 .both { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; }
 .both section { display: grid; gap: 8px; align-content: start; justify-items: start; }

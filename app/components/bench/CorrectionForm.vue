@@ -79,7 +79,7 @@ async function save() {
     <InTurn><v-textarea v-model="form.todo" label="What to do" /></InTurn>
     <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">from your phrases</button>
     <LazyPhraseShelf v-if="shelf" :station="form.station" @take="take" />
-    <InTurn v-if="!form.target"><v-select :model-value="null" :items="aims" label="A target that can be measured, if you like" @update:model-value="aim" /></InTurn>
+    <InTurn v-if="!form.target"><v-select :model-value="null" :items="aims" label="A target to measure, if you like" @update:model-value="aim" /></InTurn>
     <div v-if="form.target" class="target">
       <InTurn><v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" /></InTurn>
       <InTurn v-if="hasTarget"><v-text-field v-model.number="bound" type="number" label="Bound" class="bound" /></InTurn>

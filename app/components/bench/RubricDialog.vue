@@ -41,7 +41,7 @@ async function keep() {
 <template>
   <v-dialog v-model="open" max-width="620" aria-labelledby="rubric-title">
     <v-card>
-      <div class="rubric">
+      <div class="dialog-sheet small">
         <h2 id="rubric-title">Rubric of {{ bench.submission!.className }}</h2>
         <p class="quiet-text">A piece that is scored keeps the qualities it was scored by.</p>
         <ol>
@@ -64,7 +64,7 @@ async function keep() {
 </template>
 
 <style scoped>
-.rubric { padding: 20px 24px; display: grid; gap: 12px; max-height: 80vh; overflow-y: auto; font-size: 13px; }
+.small { font-size: 13px; }
 .quiet-text { color: var(--panel-quiet); }
 ol { list-style: none; padding: 0; display: grid; gap: 6px; }
 li { display: grid; grid-template-columns: 1fr auto auto auto; gap: 12px; align-items: center; }

@@ -42,7 +42,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
 <template>
   <v-dialog v-model="open" max-width="620" scrollable aria-labelledby="standards-title">
     <v-card>
-      <div class="standards">
+      <div class="dialog-sheet small">
         <h2 id="standards-title">House standards of {{ className }}</h2>
         <p class="quiet-text">Readings follow at once. The numbers measured never change with them.</p>
         <InTurn v-if="standards">
@@ -63,7 +63,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
 </template>
 
 <style scoped>
-.standards { padding: 20px 24px; display: grid; gap: 12px; max-height: 76vh; overflow-y: auto; font-size: 13px; }
+.small { font-size: 13px; }
 .quiet-text { color: var(--panel-quiet); }
 fieldset { border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 4px 18px; }
 legend { font-weight: 600; padding: 0; }

@@ -92,7 +92,7 @@ async function release() {
     <InTurn><TakeAway :submission-id="bench.submission!.id" :editable="!bench.released" @changed="bench.refreshCritique()" /></InTurn>
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>
-        <div class="ask">
+        <div class="dialog-sheet">
           <h2 id="release-title">Release the critique of “{{ bench.submission!.title }}”?</h2>
           <p class="words">
             {{ bench.submission!.learner.name }} will see {{ countWord(bench.critique!.corrections.length) }} correction{{ bench.critique!.corrections.length === 1 ? '' : 's' }}, your words{{ bench.critique!.assignment ? ', and the exercise' : '' }}.
@@ -120,7 +120,6 @@ async function release() {
 .back > .v-input { width: 100%; }
 .exercise { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .quiet-text { color: var(--panel-quiet); }
-.ask { padding: 20px 24px; display: grid; gap: 12px; }
 .actions { display: flex; gap: 12px; align-items: baseline; }
 .preview { font-size: 13px; }
 </style>

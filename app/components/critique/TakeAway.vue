@@ -27,7 +27,7 @@ const called = computed(() => MADE_LINKS.find(([name]) => name === making.value?
     <p class="row">
       <span>Take away:</span>
       <button v-for="[name, words] in MADE_LINKS" :key="name" class="word-link" :disabled="making !== null" @click="begin(name)">{{ words }}</button>
-      <a v-for="[name, words] in EXPORT_LINKS" :key="name" :href="`/api/submissions/${submissionId}/export/${name}`" download>{{ words }}</a>
+      <a v-for="[name, words] in EXPORT_LINKS" :key="name" class="word-link" :href="`/api/submissions/${submissionId}/export/${name}`" download>{{ words }}</a>
     </p>
     <p v-if="editable" class="row"><button class="word-link" @click="chooser!.click()">read annotations in</button><input ref="chooser" type="file" accept=".json,.jsonld,application/ld+json,application/json" hidden aria-label="Annotations to read in" @change="readIn"><span v-if="read" role="status">{{ read }}</span></p>
     <p v-if="making" class="row" role="status">
