@@ -67,3 +67,20 @@ it('the exported picture, measured again, reads what the bench read after the tr
   const [before] = effectNumbers(raster, 'painter', [{ area: tried[0]!.area, target: null }])
   expect(Math.abs(after!.separation! - before!.separation!)).toBeGreaterThan(10)
 })
+
+it('the export of a picture larger than the bench measures reads the same as the bench, to the report\'s rounding', async () => {
+  // Soft forms of 2400 × 1800 under a grain: the bench reads them at 1024, with the trial; the export is every pixel with the trial, reduced afterwards.
+  const coarse = Buffer.from(Array.from({ length: 24 * 18 * 3 }, () => 60 + Math.floor(140 * random())))
+  const soft = await sharp(coarse, { raw: { width: 24, height: 18, channels: 3 } }).resize(2400, 1800, { kernel: 'cubic', fit: 'fill' }).raw().toBuffer()
+  for (let i = 0; i < soft.length; i++) soft[i] = Math.min(255, Math.max(0, soft[i]! + Math.round(8 * (random() + random() - 1))))
+  const file = await sharp(soft, { raw: { width: 2400, height: 1800, channels: 3 } }).png().toBuffer()
+  const bench = await decodePicture(file, READABLE) as Decoded, tried = corrections.filter(c => c.trial) as { trial: Trial, area: LayeredCorrection['area'] }[]
+  expect([bench.raster.width, bench.source.width]).toEqual([1024, 2400])
+  const again = await decodePicture(await appliedPicture(await decodeFull(file), corrections, () => {}), READABLE) as Decoded
+  const asked = tried.map(({ area }) => ({ area, target: { measure: 'separation', atLeast: 15 } as const }))
+  const onBench = effectNumbers(applyTrials(tried, bench.raster), 'painter', asked), exported = effectNumbers(again.raster, 'painter', asked)
+  for (const [i, numbers] of onBench.entries()) {
+    for (const measure of ['range', 'separation', 'temperature'] as const) expect(Math.abs(exported[i]![measure]! - numbers[measure]!), `${corrections[i]!.name}, ${measure}`).toBeLessThan(0.05 + 1e-9)
+    expect(Math.abs(exported[i]!.coverage! - numbers.coverage!)).toBeLessThan(0.005)
+  }
+})

@@ -77,21 +77,26 @@ async function lay(bytes: Uint8Array, x: number, y: number, { width, data }: Ras
   for (let row = 0; row < h; row++) data.set(laid.subarray(4 * w * row, 4 * w * (row + 1)), rowAt(row))
 }
 
-/** The open layered file: marks above trials above the original, what they look like together, and a thumbnail. */
+/**
+ * The open layered file: marks above trials above the original, what they look like together, and a thumbnail. Each layer is
+ * written while the next is worked out; it is the writing that the file then waits for.
+ */
 export async function openRaster(original: Raster, corrections: readonly LayeredCorrection[], progress: Progress): Promise<Uint8Array> {
   const files: Zippable = { mimetype: [new TextEncoder().encode(OPEN_RASTER_TYPE), { level: 0 }] }
   const layers: RasterLayer[] = [], steps = 3 + 2 * corrections.length
   let done = 0, merged = original
   const step = (): void => progress(++done / steps)
-  const add = (name: string, file: string, bytes: Uint8Array, x: number, y: number): void => {
-    files[file] = [bytes, { level: 0 }]
+  const writing: Promise<void>[] = []
+  const write = (file: string, bytes: Promise<Uint8Array>): void => { writing.push(bytes.then((made) => { files[file] = [made, { level: 0 }] })) }
+  const add = (name: string, file: string, bytes: Promise<Uint8Array>, x: number, y: number): void => {
+    write(file, bytes)
     layers.unshift({ name, source: file, x, y })
   }
-  add('original', 'data/original.png', await pngOf(original), 0, 0)
+  add('original', 'data/original.png', pngOf(original), 0, 0)
   step()
   for (const [i, c] of corrections.entries()) {
     const after = c.trial ? applyTrial(c.trial, c.area, merged) : merged, cut = c.trial && differenceOf(merged, after, c.trial.strokes?.length ? { x0: 0, y0: 0, x1: merged.width, y1: merged.height } : reachOf(c.trial, c.area, merged))
-    if (cut) add(`${c.name}, as it could be`, `data/trial-${i + 1}.png`, await png(imageOf(cut.raster)), cut.x, cut.y)
+    if (cut) add(`${c.name}, as it could be`, `data/trial-${i + 1}.png`, png(imageOf(cut.raster)), cut.x, cut.y)
     merged = after
     step()
   }
@@ -101,16 +106,17 @@ export async function openRaster(original: Raster, corrections: readonly Layered
     if (c.area) {
       const layer = await markLayer(c, original)
       if (layer) {
-        add(c.name, `data/mark-${i + 1}.png`, layer.bytes, layer.x, layer.y)
+        add(c.name, `data/mark-${i + 1}.png`, Promise.resolve(layer.bytes), layer.x, layer.y)
         await lay(layer.bytes, layer.x, layer.y, together)
       }
     }
     step()
   }
   files['stack.xml'] = [new TextEncoder().encode(stackXml(original.width, original.height, layers)), { level: 6 }]
-  files['mergedimage.png'] = [await png(opaque ? imageOf(together).removeAlpha() : imageOf(together)), { level: 0 }]
+  write('mergedimage.png', png(opaque ? imageOf(together).removeAlpha() : imageOf(together)))
+  write('Thumbnails/thumbnail.png', imageOf(together).resize(OPEN_RASTER_THUMB, OPEN_RASTER_THUMB, { fit: 'inside', withoutEnlargement: true }).png().toBuffer().then(bytes => new Uint8Array(bytes)))
+  await Promise.all(writing)
   step()
-  files['Thumbnails/thumbnail.png'] = [new Uint8Array(await imageOf(together).resize(OPEN_RASTER_THUMB, OPEN_RASTER_THUMB, { fit: 'inside', withoutEnlargement: true }).png().toBuffer()), { level: 0 }]
   // Pictures are stored as they are: there is nothing left to press out of them.
   const file = zipSync(files)
   step()
