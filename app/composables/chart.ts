@@ -8,11 +8,11 @@ use([CustomChart, CanvasRenderer])
 
 export const CHART_INK = '#e5e5e5'
 export const CHART_QUIET = '#919191'
-/** Drawn anew each time, at the next frame. */
+/** ChartPart anew each time, at the next frame. */
 export const CHART_UPDATE = { notMerge: true, lazyUpdate: true }
 
 /** What a chart draws: `render` is asked once for each of `items`, numbers that change with what is drawn. */
-export interface Drawn { readonly render: CustomSeriesRenderItem, readonly items: readonly number[] }
+export interface ChartPart { readonly render: CustomSeriesRenderItem, readonly items: readonly number[] }
 
 /** So many items are drawn in one frame; a chart of more of them is completed over the next frames. */
 const A_FRAME = 80
@@ -21,7 +21,7 @@ let turn: Promise<unknown> = Promise.resolve()
 const nextFrame = (): Promise<void> => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve)))
 
 /** The option of a chart that is drawn by hand, part by part: empty when it is set up, filled a frame later. */
-export function useDrawnChart(parts: () => readonly Drawn[]) {
+export function useDrawnChart(parts: () => readonly ChartPart[]) {
   const filled = ref(false)
   onMounted(() => { turn = turn.then(nextFrame).then(() => { filled.value = true }).then(nextFrame) })
   return computed(() => ({

@@ -1,7 +1,7 @@
 /** Changes on the bench as the server answers them: in turn, on the piece they were made on, never over another window's. */
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { nextTick, ref, shallowRef } from 'vue'
+import { nextTick, shallowRef } from 'vue'
 import { afterAll, beforeAll, beforeEach, expect, it, vi } from 'vitest'
 
 /** A server of one critique a piece, over real HTTP, with the refusal of stale words as the product's. */
@@ -26,12 +26,6 @@ beforeAll(async () => {
   }).listen(0, '127.0.0.1')
   await new Promise(resolve => server.once('listening', resolve))
   const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
-  const { api, messageOf } = await import('../composables/useApi')
-  // What the page provides by itself.
-  vi.stubGlobal('ref', ref)
-  vi.stubGlobal('shallowRef', shallowRef)
-  vi.stubGlobal('api', api)
-  vi.stubGlobal('messageOf', messageOf)
   const real = globalThis.fetch
   vi.stubGlobal('fetch', (path: string, init: RequestInit) => real(origin + path, init))
 })
