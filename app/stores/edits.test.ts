@@ -1,38 +1,23 @@
 /** Changes on the bench as the server answers them: in turn, on the piece they were made on, never over another window's. */
-import { createServer, type Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
 import { nextTick, shallowRef } from 'vue'
-import { afterAll, beforeAll, beforeEach, expect, it, vi } from 'vitest'
+import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
+import { refusal, servePage, type PageServer } from '../testing/pageServer'
 
-/** A server of one critique a piece, over real HTTP, with the refusal of stale words as the product's. */
-let server: Server, delay = 0
+/** One critique a piece, with the refusal of stale words as the product's. */
+let server: PageServer
 interface Kept { revision: number, works: string, verdict: string }
 let kept: Record<string, Kept> = {}
 const log: string[] = []
 beforeAll(async () => {
-  server = createServer((request, response) => {
-    let text = ''
-    request.on('data', (chunk: Buffer) => { text += chunk.toString() })
-    request.on('end', () => setTimeout(() => {
-      const [, piece] = /\/api\/submissions\/(\w+)/.exec(request.url!)!, now = kept[piece!]!, body = JSON.parse(text) as Kept
-      if (request.url!.endsWith('/notes')) return void response.setHeader('content-type', 'application/json').end('{}')
-      const fresh = body.revision === now.revision
-      log.push(`${piece} ${body.works} ${fresh ? 'kept' : 'stale'}`)
-      if (fresh) kept[piece!] = { ...body, revision: now.revision + 1 }
-      response.statusCode = fresh ? 200 : 409
-      response.setHeader('content-type', 'application/json')
-      response.end(JSON.stringify(fresh ? { revision: now.revision + 1 } : { error: { code: 'stale', message: 'Changed in another window.' } }))
-    }, delay))
-  }).listen(0, '127.0.0.1')
-  await new Promise(resolve => server.once('listening', resolve))
-  const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
-  const real = globalThis.fetch
-  vi.stubGlobal('fetch', (path: string, init: RequestInit) => real(origin + path, init))
+  server = await servePage(({ path, body }) => {
+    if (path.endsWith('/notes')) return { body: {} }
+    const piece = path.split('/')[2]!, now = kept[piece]!, words = body as Kept, fresh = words.revision === now.revision
+    log.push(`${piece} ${words.works} ${fresh ? 'kept' : 'stale'}`)
+    if (fresh) kept[piece] = { ...words, revision: now.revision + 1 }
+    return fresh ? { body: { revision: now.revision + 1 } } : refusal(409, 'stale', 'Changed in another window.')
+  })
 })
-afterAll(() => {
-  vi.unstubAllGlobals()
-  server.close()
-})
+afterAll(() => server.close())
 
 let piece = 'a'
 async function bench() {
@@ -45,7 +30,7 @@ async function bench() {
 }
 beforeEach(() => {
   piece = 'a'
-  delay = 5
+  server.delayMs = 5
   kept = { a: { revision: 3, works: '', verdict: '' }, b: { revision: 9, works: 'of b', verdict: '' } }
   log.length = 0
 })
@@ -70,7 +55,7 @@ it('words that another window changed since are not overwritten, also not after 
 
 it('a save under way when another piece comes to the bench goes to its own', async () => {
   const edits = await bench()
-  delay = 60
+  server.delayMs = 60
   const first = edits.writeVerdict('late', ''), second = edits.writeVerdict('later', '')
   piece = 'b'
   edits.openWords()
