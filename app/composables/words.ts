@@ -8,9 +8,9 @@ export const capital = words.capital
 
 const FIVES: Readonly<Record<number, string>> = { 15: 'fifteen', 20: 'twenty', 25: 'twenty-five', 30: 'thirty', 35: 'thirty-five', 40: 'forty', 45: 'forty-five', 50: 'fifty', 55: 'fifty-five' }
 
-/** "about two hours and forty minutes". */
+/** "two hours and forty minutes", to five minutes. */
 export function minutesInWords(minutes: number): string {
-  const hours = Math.floor(minutes / 60), rest = Math.round((minutes % 60) / 5) * 5
+  const rounded = Math.round(minutes / 5) * 5, hours = Math.floor(rounded / 60), rest = rounded % 60
   const h = hours ? `${countWord(hours)} hour${hours === 1 ? '' : 's'}` : ''
   const m = rest ? `${FIVES[rest] ?? countWord(rest)} minutes` : ''
   return [h, m].filter(Boolean).join(' and ') || 'no time'
