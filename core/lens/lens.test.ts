@@ -45,6 +45,31 @@ it('shows warm lighter and redder, cool darker and bluer, relative to the scene 
   expect(relative[0]).toBeGreaterThan(relative[2] + 40)
 })
 
+it('shows each family flat in the full-strength colour of its place, and neutrals sunk', () => {
+  // Dull mixtures of the painter's yellow and violet: each family is one colour, that of its own step of the wheel.
+  const raster = stripes(['#b8ad3a', '#c7bd55', '#5d4a6b', '#6f5a80', '#808080'], 8, 6), out = seen(raster, { name: 'families', wheel: 'painter' })
+  const [yellow, sameYellow, violet, sameViolet, ground] = [0, 8, 16, 24, 32].map(x => at(out, x + 3).slice(0, 3))
+  expect([sameYellow, sameViolet]).toEqual([yellow, violet])
+  expect(yellow[0]).toBeGreaterThan(yellow[2] + 150)
+  expect(violet[2]).toBeGreaterThan(violet[1] + 40)
+  expect(new Set(ground).size).toBe(1)
+})
+
+it('shows where the picture is busy: stripes lighter than the flat beside them, sharp edges lighter than soft', () => {
+  const raster = fill(createRaster(1024, 96), '#808080')
+  for (let x = 8; x < 480; x += 16) fill(raster, '#303030', x, 0, 8, 96)
+  for (let x = 560; x < 1024; x++) fill(raster, [0.1 + (x - 560) / 2000, 0.1 + (x - 560) / 2000, 0.1 + (x - 560) / 2000], x, 0, 1, 96)
+  const mean = (out: Uint8ClampedArray, from: number, to: number): number => {
+    let sum = 0, n = 0
+    for (let y = 30; y < 66; y++) for (let x = from; x < to; x++, n++) sum += at(out, y * 1024 + x)[0]
+    return sum / n
+  }
+  for (const name of ['detail', 'edges'] as const) {
+    const out = seen(raster, { name })
+    expect(mean(out, 100, 400), name).toBeGreaterThan(mean(out, 650, 950) + 20)
+  }
+})
+
 it('refuses a buffer of another size', () => {
   expect(() => renderLens({ name: 'plain' }, createRaster(2, 2), planesOf(createRaster(2, 2)), new Uint8ClampedArray(4))).toThrow(RangeError)
 })
