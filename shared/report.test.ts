@@ -5,7 +5,9 @@ import { createRaster, type Raster } from '../core/picture/raster'
 import { measurePicture } from '../core/measure/picture'
 import { isMeasured, type Report, type ValueSection } from '../core/measure/report'
 import { fill } from '../core/testing/paint'
+import { fingerprintOf } from '../core/measure/fingerprint'
 import { reportSchema } from './report'
+import { fingerprintSchema } from './submission'
 
 /** Soft and hard patches, clear holes, tiny and thin sizes: whatever comes. */
 function anyPicture(random: Random): Raster {
@@ -27,6 +29,9 @@ describe('every picture', () => {
   it('gives a valid report without NaN, whose shares sum to 1', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const report = reportOf(anyPicture(seededRandom(seed)))
+      const fingerprint = fingerprintOf(report)
+      expect(fingerprint === null, `seed ${seed}`).toBe(!isMeasured(report.value))
+      if (fingerprint) expect(fingerprintSchema.parse(fingerprint)).toEqual(fingerprint)
       expect(JSON.stringify(report), `seed ${seed}`).not.toMatch(/null(?!,"kind":"neutral")|NaN|Infinity/)
       if (!isMeasured(report.value) || !isMeasured(report.temperature) || !isMeasured(report.harmony)) continue
       const { dark, middle, light } = report.value.thirds

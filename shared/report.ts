@@ -3,9 +3,9 @@ import { z } from 'zod'
 import type { Report } from '../core/measure/report'
 import { schemeNameSchema, stepSchema, wheelSchema } from './scheme'
 
-const share = z.number().min(0).max(1.001) // rounding may lift a sum by one last digit
-const value = z.number().min(0).max(100)
-const degrees = z.number().min(0).lt(360)
+export const share = z.number().min(0).max(1.001) // rounding may lift a sum by one last digit
+export const value = z.number().min(0).max(100)
+export const degrees = z.number().min(0).lt(360)
 const temperature = z.number().min(-100).max(100)
 
 export const notMeasurableSchema = z.object({ kind: z.literal('not-measurable'), reason: z.string().min(1) })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { reportSchema } from './report'
-import { sectorSchemeSchema } from './scheme'
+import type { Fingerprint } from '../core/measure/fingerprint'
+import { degrees, reportSchema, share, value } from './report'
+import { sectorSchemeSchema, stepSchema, wheelSchema } from './scheme'
 
 export const stageSchema = z.enum(['study', 'in-progress', 'finished'])
 export type Stage = z.infer<typeof stageSchema>
@@ -27,12 +28,14 @@ export const handInSchema = z.object({
 })
 export type HandIn = z.infer<typeof handInSchema>
 
-export const measurementSchema = z.discriminatedUnion('state', [
-  z.object({ state: z.enum(['queued', 'measuring']) }),
-  z.object({ state: z.literal('done'), report: reportSchema }),
-  z.object({ state: z.literal('failed'), reason: z.string() })
-])
+const underWay = z.object({ state: z.enum(['queued', 'measuring']) }), failed = z.object({ state: z.literal('failed'), reason: z.string() })
+export const measurementSchema = z.discriminatedUnion('state', [underWay, z.object({ state: z.literal('done'), report: reportSchema }), failed])
 export type Measurement = z.infer<typeof measurementSchema>
+
+export const fingerprintSchema: z.ZodType<Fingerprint> = z.object({
+  wheel: wheelSchema, darkest: value, lightest: value, range: value,
+  families: z.array(z.object({ step: stepSchema, position: degrees, weight: share, chroma: share }))
+})
 
 export const submissionSchema = z.object({
   id: z.int(),
@@ -59,7 +62,12 @@ export const submissionSchema = z.object({
 })
 export type Submission = z.infer<typeof submissionSchema>
 
-export const submissionListSchema = z.array(submissionSchema)
+/** A piece among many: of its report only what its small view shows. */
+export const listedSchema = submissionSchema.extend({
+  measurement: z.discriminatedUnion('state', [underWay, z.object({ state: z.literal('done'), fingerprint: fingerprintSchema.nullable() }), failed])
+})
+export type ListedSubmission = z.infer<typeof listedSchema>
+export const submissionListSchema = z.array(listedSchema)
 export const classSchema = z.object({ id: z.int(), name: z.string() })
 export const classListSchema = z.array(classSchema)
 export const createdSchema = z.object({ id: z.int() })

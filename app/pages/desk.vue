@@ -2,11 +2,11 @@
 import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
 import { useIntervalFn } from '@vueuse/core'
 import { bringBench } from '~/start/bench'
-import { submissionListSchema, type Submission } from '~~/shared/submission'
+import { submissionListSchema, type ListedSubmission } from '~~/shared/submission'
 
 useHead({ title: 'Desk · Critica' })
 
-const pieces = ref<Submission[]>([]), assignments = ref<Assignment[]>([])
+const pieces = ref<ListedSubmission[]>([]), assignments = ref<Assignment[]>([])
 const problem = ref(''), ready = ref(false)
 const shelf = ref<'review' | 'exercises' | 'released'>('review')
 
@@ -29,7 +29,7 @@ const load = computed(() => {
   return `${capital(countWord(n))} piece${n === 1 ? ' waits' : 's wait'}, about ${minutesInWords(minutes)}. The oldest has waited ${waitedWords(toReview.value[0]!.handedInAt)}.`
 })
 
-function linkOf(piece: Submission): string {
+function linkOf(piece: ListedSubmission): string {
   return piece.assignmentId !== null ? `/exercises/${piece.assignmentId}` : piece.state === 'released' ? `/bench/${piece.id}/verdict` : `/bench/${piece.id}`
 }
 
@@ -61,7 +61,7 @@ useIntervalFn(() => {
       <button v-for="s in shelves" :key="s.key" role="tab" :aria-selected="shelf === s.key" @click="shelf = s.key">{{ s.label }} {{ s.pieces.length }}</button>
     </div>
     <div class="hanging">
-      <DeskPiece v-for="piece in hung" :key="piece.id" :piece="piece" :to="linkOf(piece)" />
+      <InTurn v-for="piece in hung" :key="piece.id"><DeskPiece :piece="piece" :to="linkOf(piece)" /></InTurn>
       <p v-if="ready && hung.length === 0" class="quiet">This wall is empty.</p>
     </div>
   </div>

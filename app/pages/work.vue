@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import { submissionListSchema, type Submission } from '~~/shared/submission'
+import { submissionListSchema, type ListedSubmission } from '~~/shared/submission'
 
 useHead({ title: 'My work · Critica' })
-const pieces = ref<Submission[]>([]), ready = ref(false), problem = ref('')
+const pieces = ref<ListedSubmission[]>([]), ready = ref(false), problem = ref('')
 async function fetchWork() {
   try {
     pieces.value = await api(submissionListSchema, '/submissions')
@@ -20,8 +20,8 @@ useIntervalFn(() => {
 const released = computed(() => pieces.value.filter(p => p.state === 'released').length)
 const line = computed(() => !pieces.value.length ? 'Nothing handed in yet.'
   : released.value ? `${capital(countWord(released.value))} critique${released.value === 1 ? ' is' : 's are'} ready to read.` : 'No critique is released yet.')
-const linkOf = (p: Submission): string => p.state === 'released' ? `/critique/${p.id}` : p.assignmentId ? `/exercises/${p.assignmentId}` : '/work'
-const stateOf = (p: Submission): string => p.state === 'released' ? 'critique ready' : p.assignmentId ? 'exercise, see the checks' : 'waits for the instructor'
+const linkOf = (p: ListedSubmission): string => p.state === 'released' ? `/critique/${p.id}` : p.assignmentId ? `/exercises/${p.assignmentId}` : '/work'
+const stateOf = (p: ListedSubmission): string => p.state === 'released' ? 'critique ready' : p.assignmentId ? 'exercise, see the checks' : 'waits for the instructor'
 </script>
 
 <template>

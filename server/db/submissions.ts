@@ -1,5 +1,6 @@
+import { fingerprintOf } from '../../core/measure/fingerprint'
 import { reportSchema } from '../../shared/report'
-import type { HandIn, Measurement, Stage, Submission } from '../../shared/submission'
+import type { HandIn, ListedSubmission, Measurement, Stage, Submission } from '../../shared/submission'
 import type { SectorScheme } from '../../core/wheel/schemes'
 import type { Changed, Db, Row } from './pool'
 
@@ -50,6 +51,11 @@ function mapSubmission(row: Row): OwnedSubmission {
   }
 }
 
+function mapListed(row: Row): ListedSubmission {
+  const { submission } = mapSubmission(row), { measurement } = submission
+  return { ...submission, measurement: measurement.state === 'done' ? { state: 'done', fingerprint: fingerprintOf(measurement.report) } : measurement }
+}
+
 export async function insertSubmission(db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date, referenceId: number | null): Promise<number> {
   const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
   const [result] = await db.execute<Changed>(
@@ -65,12 +71,12 @@ export async function findSubmission(db: Db, id: number): Promise<OwnedSubmissio
 }
 
 /** An instructor's pieces, oldest first: the order in which they are worked. */
-export async function listSubmissionsForInstructor(db: Db, instructorId: number): Promise<Submission[]> {
+export async function listSubmissionsForInstructor(db: Db, instructorId: number): Promise<ListedSubmission[]> {
   const [rows] = await db.execute<Row[]>(`${SELECT} WHERE c.instructor_id = ? ORDER BY s.handed_in_at, s.id`, [instructorId])
-  return rows.map(row => mapSubmission(row).submission)
+  return rows.map(mapListed)
 }
 
-export async function listSubmissionsOfLearner(db: Db, learnerId: number): Promise<Submission[]> {
+export async function listSubmissionsOfLearner(db: Db, learnerId: number): Promise<ListedSubmission[]> {
   const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.learner_id = ? ORDER BY s.handed_in_at DESC, s.id DESC`, [learnerId])
-  return rows.map(row => ({ ...mapSubmission(row).submission, spentMinutes: 0 }))
+  return rows.map(row => ({ ...mapListed(row), spentMinutes: 0 }))
 }

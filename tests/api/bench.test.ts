@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEFAULT_RUBRIC } from '../../core/critique/rubric'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { critiqueSchema, type Critique } from '../../shared/critique'
+import { submissionListSchema, submissionSchema } from '../../shared/submission'
 import { Person, picture } from './client'
 
 let tamsin: Person, rosa: Person
@@ -85,6 +86,20 @@ describe('pictures', () => {
   it('bring the learner\'s focus to the bench', async () => {
     const id = await handedIn(await picture(), { focusX: '0.95', focusY: '0.4' })
     expect((await critiqueOf(tamsin, id)).areas).toMatchObject([{ name: 'the focus', area: { kind: 'rectangle', x: 0.8, y: expect.closeTo(0.3), w: 0.2, h: 0.2 } }])
+  })
+})
+
+describe('the desk', () => {
+  it('is sent each piece with its range and colours as they were measured, and not the whole report', async () => {
+    const id = await handedIn(await picture())
+    await tamsin.measured(id)
+    const text = await (await tamsin.fetch('/submissions')).text(), listed = submissionListSchema.parse(JSON.parse(text)).find(p => p.id === id)!
+    const { measurement } = submissionSchema.parse(await (await tamsin.fetch(`/submissions/${id}`)).json())
+    if (measurement.state !== 'done' || listed.measurement.state !== 'done') throw new Error('not measured')
+    const { value, harmony, wheel } = measurement.report
+    expect(listed.measurement.fingerprint).toMatchObject({ wheel, range: (value as { range: number }).range, darkest: (value as { darkest: number }).darkest })
+    expect(listed.measurement.fingerprint!.families.map(f => f.step)).toEqual((harmony as { families: { step: string }[] }).families.map(f => f.step))
+    expect(text).not.toContain('"peaks"')
   })
 })
 

@@ -1,23 +1,21 @@
 <script setup lang="ts">
 import { colourAt } from '~~/core/wheel/wheel'
 import { hexOfLinear } from '~~/core/colour/srgb'
-import { isMeasured, type HarmonySection } from '~~/core/measure/report'
-import type { WheelName } from '~~/core/wheel/steps'
+import type { Fingerprint } from '~~/core/measure/fingerprint'
 
 /** A small ring of the picture's colour families: yellow at the top, arcs as long as their weight. */
-const props = defineProps<{ harmony: HarmonySection, wheel: WheelName, size?: number }>()
+const props = defineProps<Pick<Fingerprint, 'families' | 'wheel'> & { size?: number }>()
 
 const R = 7
 const around = 2 * Math.PI * R
-const families = computed(() => (isMeasured(props.harmony.families) ? props.harmony.families : []))
 /** Each family sits at its place on the wheel; its arc is its weight of the circle. */
-const arcs = computed(() => families.value.map(f => ({
+const arcs = computed(() => props.families.map(f => ({
   colour: hexOfLinear(colourAt(props.wheel, f.position, 0.66, Math.max(0.06, Math.min(0.16, f.chroma * 1.4)))),
   length: Math.max(1.6, f.weight * around),
   turn: f.position - 90 - f.weight * 180
 })))
-const label = computed(() => families.value.length
-  ? `colours: ${families.value.slice(0, 4).map(f => `${f.step} ${Math.round(100 * f.weight)} %`).join(', ')}` : 'no colour')
+const label = computed(() => props.families.length
+  ? `colours: ${props.families.slice(0, 4).map(f => `${f.step} ${Math.round(100 * f.weight)} %`).join(', ')}` : 'no colour')
 </script>
 
 <template>

@@ -6,4 +6,5 @@ definePageMeta({ layout: 'bench', key: route => `bench-${String(route.params.id)
 const BenchScreen = defineAsyncComponent(bringBench)
 </script>
 
-<template><div><BenchScreen /></div></template>
+<!-- Leaving the desk is one task, setting up the bench another. -->
+<template><div><InTurn><BenchScreen /></InTurn></div></template>
