@@ -8,7 +8,7 @@ use([CustomChart, CanvasRenderer])
 
 export const CHART_INK = '#e5e5e5'
 export const CHART_QUIET = '#919191'
-/** ChartPart anew each time, at the next frame. */
+/** Drawn anew each time, at the next frame. */
 export const CHART_UPDATE = { notMerge: true, lazyUpdate: true }
 
 /** What a chart draws: `render` is asked once for each of `items`, numbers that change with what is drawn. */

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
 import { useIntervalFn } from '@vueuse/core'
-import { bringBench } from '~/start/bench'
+import { bringAhead, bringBench } from '~/start/bench'
+import { nextTask } from '~/start/inTurn'
 import { submissionListSchema, type ListedSubmission } from '~~/shared/submission'
 
 useHead({ title: 'Desk · Critica' })
 
 const pieces = ref<ListedSubmission[]>([]), assignments = ref<Assignment[]>([])
+/** Pieces hung in one task. */
+const A_TASK = 5
 const problem = ref(''), ready = ref(false)
 const shelf = ref<'review' | 'exercises' | 'released'>('review')
 
@@ -21,6 +24,7 @@ const shelves = computed(() => [
   { key: 'released' as const, label: 'Released', pieces: released.value }
 ])
 const hung = computed(() => shelves.value.find(s => s.key === shelf.value)!.pieces)
+const shown = useGrowing(hung, A_TASK, () => shelf.value)
 
 const load = computed(() => {
   const n = toReview.value.length
@@ -35,7 +39,9 @@ function linkOf(piece: ListedSubmission): string {
 
 async function fetchDesk() {
   try {
-    [pieces.value, assignments.value] = await Promise.all([api(submissionListSchema, '/submissions'), api(assignmentListSchema, '/assignments')])
+    const fetched = await Promise.all([api(submissionListSchema, '/submissions'), api(assignmentListSchema, '/assignments')])
+    await nextTask();
+    [pieces.value, assignments.value] = fetched
     problem.value = ''
   } catch (error) {
     problem.value = messageOf(error)
@@ -45,7 +51,7 @@ async function fetchDesk() {
 onMounted(async () => {
   await fetchDesk()
   // Where the next click goes: its parts come while the desk is being read.
-  requestIdleCallback(() => void bringBench())
+  bringAhead(bringBench)
 })
 // Measuring takes a second or two; a piece just handed in gets its fingerprint without a reload.
 useIntervalFn(() => {
@@ -61,7 +67,7 @@ useIntervalFn(() => {
       <button v-for="s in shelves" :key="s.key" role="tab" :aria-selected="shelf === s.key" @click="shelf = s.key">{{ s.label }} {{ s.pieces.length }}</button>
     </div>
     <div class="hanging">
-      <InTurn v-for="piece in hung" :key="piece.id"><DeskPiece :piece="piece" :to="linkOf(piece)" /></InTurn>
+      <DeskPiece v-for="piece in shown" :key="piece.id" :piece="piece" :to="linkOf(piece)" />
       <p v-if="ready && hung.length === 0" class="quiet">This wall is empty.</p>
     </div>
   </div>

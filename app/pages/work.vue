@@ -4,6 +4,7 @@ import { submissionListSchema, type ListedSubmission } from '~~/shared/submissio
 
 useHead({ title: 'My work · Critica' })
 const pieces = ref<ListedSubmission[]>([]), ready = ref(false), problem = ref('')
+const shown = useGrowing(pieces, 5)
 async function fetchWork() {
   try {
     pieces.value = await api(submissionListSchema, '/submissions')
@@ -29,7 +30,7 @@ const stateOf = (p: ListedSubmission): string => p.state === 'released' ? 'criti
     <h1 class="line">{{ ready ? line : '…' }}</h1>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <div class="hanging">
-      <div v-for="p in pieces" :key="p.id">
+      <div v-for="p in shown" :key="p.id">
         <DeskPiece :piece="p" :to="linkOf(p)" />
         <p class="state" :class="{ ready: p.state === 'released' }">{{ stateOf(p) }}</p>
       </div>

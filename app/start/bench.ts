@@ -3,12 +3,22 @@ import { inTurn } from './inTurn'
 
 let brought: Promise<typeof import('~/components/bench/BenchScreen.vue')> | null = null
 
-export const bringBench = (): NonNullable<typeof brought> => (brought ??= bring())
+/** Asked again after it could not be fetched, it is fetched again. */
+export function bringBench(): NonNullable<typeof brought> {
+  brought ??= bring().catch((error) => {
+    brought = null
+    throw error
+  })
+  return brought
+}
 
 async function bring() {
   await inTurn([() => import('~~/core/critique/readings'), () => import('~/stores/bench'), () => import('~/wall/konva')])
   return import('~/components/bench/BenchScreen.vue')
 }
+
+/** Ahead of need, while the page is idle; what cannot be fetched now is asked for again when it is gone to. */
+export const bringAhead = (bringing: () => Promise<unknown>): void => { requestIdleCallback(() => void bringing().catch(() => {})) }
 
 /** What the stations bring when they are first gone to, fetched while the piece is being looked at. */
 export const bringStations = (): Promise<void> => inTurn([

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
-import { bringStations } from '~/start/bench'
+import { bringAhead, bringStations } from '~/start/bench'
 import { tagOf } from '~/stores/bench'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import type { ProbeReading } from '~/workers/protocol'
@@ -34,7 +34,7 @@ onMounted(async () => {
     loaded.value = true
     useHead({ title: `${bench.submission!.title} · Critica` })
     void bench.visit(bench.station)
-    requestIdleCallback(() => void bringStations())
+    bringAhead(bringStations)
   } catch (error) {
     problem.value = messageOf(error)
   }
