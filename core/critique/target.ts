@@ -10,6 +10,7 @@ import { fitTo } from '../measure/declared'
 import { meanOf, measureSeparation } from '../measure/separation'
 import type { HueHistogram } from '../measure/hues'
 import { SCHEME_WORDS, type SectorScheme } from '../wheel/schemes'
+import { wholePercent } from './words'
 
 export type Target =
   | { readonly measure: 'range', readonly atLeast: number }
@@ -79,11 +80,11 @@ export function describeTarget(target: Target): string {
   switch (target.measure) {
     case 'range': return `a range of at least ${target.atLeast} steps`
     case 'separation': return `at least ${target.atLeast} value steps from what is around it`
-    case 'near-black': return `flat black under ${Math.round(target.atMost * 100)} % of the picture`
-    case 'coverage': return `at least ${Math.round(target.atLeast * 100)} % of the colour within ${SCHEME_WORDS[target.scheme]}`
+    case 'near-black': return `flat black under ${wholePercent(target.atMost)} of the picture`
+    case 'coverage': return `at least ${wholePercent(target.atLeast)} of the colour within ${SCHEME_WORDS[target.scheme]}`
     case 'evenness': return 'one colour clearly leading'
     case 'focus-rank': return target.atMost === 1 ? 'the eye going here first' : `one of the eye's first ${target.atMost} stops here`
     case 'temperature': return 'atLeast' in target ? `a temperature of at least ${target.atLeast}` : `a temperature of at most ${target.atMost}`
-    case 'line-dependence': return `thin lines carrying at most ${Math.round(target.atMost * 100)} % of the contrast`
+    case 'line-dependence': return `thin lines carrying at most ${wholePercent(target.atMost)} of the contrast`
   }
 }

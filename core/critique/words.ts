@@ -2,7 +2,8 @@
 
 export const steps = (value: number): string => `${Math.round(value)}`
 /** The space before % does not break. */
-export const percent = (share: number): string => (share > 0 && share < 0.01 ? 'under 1\u00a0%' : `${Math.round(share * 100)}\u00a0%`)
+export const wholePercent = (share: number): string => `${Math.round(share * 100)}\u00a0%`
+export const percent = (share: number): string => (share > 0 && share < 0.01 ? 'under 1\u00a0%' : wholePercent(share))
 
 const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 export const count = (n: number): string => SMALL[n] ?? String(n)

@@ -191,7 +191,7 @@ it('takes a shadow to the expected one within ΔE00 1, so that the material no l
 
 it('says what a trial shows, as its learner reads it', () => {
   const stroke = { hex: '#c04020', width: 0.01, points: [[0.1, 0.1, 0.5]] } as const
-  expect(describeTrial(trialOf({ kind: 'value', by: -8 }, { kind: 'chroma', times: 0.4 }))).toBe('8 steps darker and muted to 40 %')
+  expect(describeTrial(trialOf({ kind: 'value', by: -8 }, { kind: 'chroma', times: 0.4 }))).toBe('8 steps darker and muted to 40\u00a0%')
   expect(describeTrial({ ...trialOf({ kind: 'temperature', by: 12 }), outside: true, strokes: [stroke, stroke] })).toBe('everything but the area 12 warmer and painted over in two strokes')
   expect(describeTrial({ ...trialOf(), strokes: [stroke] })).toBe('painted over in one stroke')
 })

@@ -5,7 +5,7 @@ import type { WheelName } from '../../wheel/steps'
 import type { LensRequest } from '../../lens/lens'
 import type { Reading } from '../reading'
 import type { HouseStandards } from '../standards'
-import { capital, count, list, percent, stepWords } from '../words'
+import { capital, count, list, percent, stepWords, wholePercent } from '../words'
 
 const WHY = {
   scheme: 'Colours that keep to a scheme belong together before anyone asks why. Leaving it is a decision, best kept for one place.',
@@ -58,7 +58,7 @@ function schemeReading(harmony: HarmonySection, wheel: WheelName, { opposites }:
     ...base,
     verdict: hard ? 'look' : 'works',
     sentence: `The colour keeps to ${SCHEME_WORDS[scheme.name]}: ${familyNames(main)} hold ${percent(coverage)} of it.${hard ? ' Here opposites are taken one step off, which is softer.' : ''}`,
-    figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour inside the scheme, 80 % wanted` },
+    figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour inside the scheme, ${wholePercent(0.8)} wanted` },
     trains: []
   }
 }
@@ -121,7 +121,7 @@ function declaredReading({ scheme, coverage, rotation }: DeclaredFit, wheel: Whe
     sentence: kept ? `The plan was ${SCHEME_WORDS[scheme]}, and ${percent(coverage)} of the colour keeps to it.`
       : `The plan was ${SCHEME_WORDS[scheme]}, but only ${percent(coverage)} of the colour keeps to it.`,
     why: WHY.declared,
-    figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour keeps to the plan, 80 % wanted` },
+    figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour keeps to the plan, ${wholePercent(0.8)} wanted` },
     evidence: { name: 'off-scheme', wheel, scheme, rotation },
     trains: ['opposites'],
     ...(kept ? {} : {

@@ -67,6 +67,6 @@ describe('targets', () => {
     expect(reached({ measure: 'temperature', atLeast: 50 }, area)).toBe(true)
     expect(reached({ measure: 'temperature', atMost: -10 }, area)).toBe(false)
     expect(reached({ measure: 'evenness', atMost: 0.9 })).toBeNull()
-    expect(describeTarget({ measure: 'coverage', scheme: 'complementary', atLeast: 0.85 })).toBe('at least 85 % of the colour within opposites')
+    expect(describeTarget({ measure: 'coverage', scheme: 'complementary', atLeast: 0.85 })).toBe('at least 85\u00a0% of the colour within opposites')
   })
 })
