@@ -50,7 +50,8 @@ const seconds = (ms: number): string => (ms / 1000).toFixed(2)
 writeFileSync('docs/performance-exports.md', `# Performance of trials and exports
 
 Written by \`npm run bench\`: medians on a 2-core virtual machine, Node 20, of a picture of 4000 × 3000 pixels with a
-painter's grain and five trials, each on nine hundredths of it. Layers are written beside the work, on the other core. Compare ratios only; the machine is shared and its seconds move.
+painter's grain and five trials, each on nine hundredths of it. Layers are written
+beside the work, on the other core. Compare ratios only; the machine is shared and its seconds move.
 
 | figure | measured | wanted |
 |---|---|---|
