@@ -20,9 +20,13 @@ async function bring() {
 /** Ahead of need, while the page is idle; what cannot be fetched now is asked for again when it is gone to. */
 export const bringAhead = (bringing: () => Promise<unknown>): void => { requestIdleCallback(() => void bringing().catch(() => {})) }
 
-/** What the stations bring when they are first gone to, fetched while the piece is being looked at. */
+/** Long enough that what the hand asks for meanwhile is not kept waiting by one part after another. */
+const pause = (): Promise<void> => new Promise(resolve => setTimeout(() => requestIdleCallback(() => resolve()), 150))
+
+/** What the stations bring when they are first gone to, fetched while the piece is being looked at: the heaviest first. */
 export const bringStations = (): Promise<void> => inTurn([
+  pause,
+  () => import('~/composables/chart'), () => import('~/components/bench/HarmonyInstrument.vue'), () => import('~/components/critique/RichEditor.vue'), () => import('~/components/bench/VerdictPanel.vue'),
   () => import('~/components/bench/FirstLookPanel.vue'), () => import('~/components/bench/ValuesPanel.vue'), () => import('~/components/bench/FocusPanel.vue'), () => import('~/components/bench/TemperaturePanel.vue'),
-  () => import('~/composables/chart'), () => import('~/components/bench/HarmonyInstrument.vue'), () => import('~/components/bench/LightPanel.vue'), () => import('~/components/bench/EdgesPanel.vue'),
-  () => import('~/components/critique/RichEditor.vue'), () => import('~/components/bench/VerdictPanel.vue'), () => import('~/components/bench/TrialPanel.vue')
-])
+  () => import('~/components/bench/LightPanel.vue'), () => import('~/components/bench/EdgesPanel.vue'), () => import('~/components/bench/TrialPanel.vue')
+], pause)

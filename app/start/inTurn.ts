@@ -6,10 +6,13 @@
 /** @returns when the next task begins: the page may paint and answer in between, which a promise alone would not allow. */
 export const nextTask = (): Promise<void> => new Promise(resolve => setTimeout(resolve))
 
-/** @param parts what is imported, in this order; a part brings only what those before it have not. */
-export async function inTurn(parts: readonly (() => Promise<unknown>)[]): Promise<void> {
+/**
+ * @param parts what is imported, in this order; a part brings only what those before it have not.
+ * @param between what is waited for after each.
+ */
+export async function inTurn(parts: readonly (() => Promise<unknown>)[], between: () => Promise<void> = nextTask): Promise<void> {
   for (const part of parts) {
     await part()
-    await nextTask()
+    await between()
   }
 }
