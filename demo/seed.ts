@@ -3,6 +3,7 @@
  * a person could not have made: hand-ins are decoded and measured, the critique is written and
  * released, the exercise is handed in and checked.
  */
+import { writeFile } from 'node:fs/promises'
 import type { Account } from '../shared/account'
 import { correctionInputSchema, FOCUS_NAME, type CorrectionDraft } from '../shared/critique'
 import { insertAccount } from '../server/db/accounts'
@@ -14,6 +15,7 @@ import { assignExercise, changeNotes, releaseCritique, writeVerdict } from '../s
 import { handIn } from '../server/services/handing-in'
 import { measuringDone } from '../server/services/measuring'
 import { hashPassword } from '../server/services/passwords'
+import { withScratch } from '../server/scratch'
 import { boundsOf, type Area } from '../core/picture/area'
 import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
@@ -38,7 +40,13 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   }
   const bring = async (piece: DemoPiece, assignmentId: number | null = null): Promise<number> => {
     progress(`painting ${piece.words.title}`)
-    return handIn(learners.get(piece.learner)!, { ...piece.words, classId, assignmentId }, await renderPiece(piece), new Date(now.getTime() - piece.daysAgo * DAY), await renderReference(piece))
+    const words = { ...piece.words, classId, assignmentId }, at = new Date(now.getTime() - piece.daysAgo * DAY)
+    return withScratch(picture => withScratch(async (reference) => {
+      await writeFile(picture, await renderPiece(piece))
+      const from = await renderReference(piece)
+      if (from) await writeFile(reference, from)
+      return handIn(learners.get(piece.learner)!, words, { picture, reference: from && reference }, at)
+    }))
   }
   const ids = new Map<string, number>()
   for (const piece of PIECES) if (piece.key !== 'buoys') ids.set(piece.key, await bring(piece))

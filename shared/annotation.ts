@@ -9,6 +9,9 @@ import { trialSchema } from './trial'
 const object = z.record(z.string(), z.unknown())
 const manyOf = <T extends z.ZodType>(one: T) => z.union([z.array(one), one.transform(value => [value])])
 
+/** A file of two hundred annotations, each with a stroke and a painted trial, is smaller. */
+export const ANNOTATION_BYTES = 4 * 1024 * 1024
+
 /** What of the Web Annotation model is read; everything else of an annotation is kept as it is. */
 const annotationSchema = z.looseObject({
   id: z.string().optional(),

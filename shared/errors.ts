@@ -4,14 +4,17 @@ export const ERROR_STATUS = {
   'wrong-sign-in': 401,
   'not-allowed': 403,
   'not-found': 404,
+  'wrong-method': 405,
   'stale': 409,
   'already-released': 409,
   'not-released': 409,
   'too-large': 413,
   'not-a-picture': 415,
+  'wrong-type': 415,
   'invalid': 422,
   'too-many-tries': 429,
-  'unexpected': 500
+  'unexpected': 500,
+  'unavailable': 503
 } as const
 export type ErrorCode = keyof typeof ERROR_STATUS
 

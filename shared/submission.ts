@@ -7,8 +7,8 @@ export const stageSchema = z.enum(['study', 'in-progress', 'finished'])
 export type Stage = z.infer<typeof stageSchema>
 export const STAGE_WORDS: Readonly<Record<Stage, string>> = { 'study': 'study', 'in-progress': 'work in progress', 'finished': 'finished piece' }
 
-/** What a picture may be: checked again on the server, by decoding. */
-export const PICTURE_LIMITS = { bytes: 25 * 1024 * 1024, pixels: 40_000_000, formats: ['jpeg', 'png', 'webp', 'tiff'] } as const
+/** What a picture may be: checked again on the server, by decoding. A JPEG of its full size has no room for a longer side. */
+export const PICTURE_LIMITS = { bytes: 25 * 1024 * 1024, pixels: 40_000_000, side: 65_500, formats: ['jpeg', 'png', 'webp', 'tiff'] } as const
 
 const text = (most: number) => z.string().trim().max(most, `Keep this under ${most} characters.`)
 
@@ -37,7 +37,7 @@ export const fingerprintSchema: z.ZodType<Fingerprint> = z.object({
   families: z.array(z.object({ step: stepSchema, position: degrees, weight: share, chroma: share }))
 })
 
-export const submissionSchema = z.object({
+const pieceSchema = z.object({
   id: z.int(),
   classId: z.int(),
   className: z.string(),
@@ -57,17 +57,46 @@ export const submissionSchema = z.object({
   /** Minutes set aside for one critique in this class. */
   budgetMinutes: z.int(),
   /** Minutes already worked on it; 0 for the learner. */
-  spentMinutes: z.int().min(0),
-  measurement: measurementSchema
+  spentMinutes: z.int().min(0)
 })
+export type PieceFacts = z.infer<typeof pieceSchema>
+
+export const submissionSchema = pieceSchema.extend({ measurement: measurementSchema })
 export type Submission = z.infer<typeof submissionSchema>
 
 /** A piece among many: of its report only what its small view shows. */
-export const listedSchema = submissionSchema.extend({
+export const listedSchema = pieceSchema.extend({
   measurement: z.discriminatedUnion('state', [underWay, z.object({ state: z.literal('done'), fingerprint: fingerprintSchema.nullable() }), failed])
 })
 export type ListedSubmission = z.infer<typeof listedSchema>
+
+/** The walls of an instructor's desk. */
+export const shelfSchema = z.enum(['review', 'exercises', 'released'])
+export type Shelf = z.infer<typeof shelfSchema>
+
+/** Pieces listed at once, at most. */
+export const MOST_LISTED = 100
+/** A window of a list: from behind a piece on. A learner has one shelf: their own. */
+export const listQuerySchema = z.object({
+  shelf: shelfSchema.default('review'),
+  after: z.coerce.number().int().positive().optional(),
+  most: z.coerce.number().int().min(1).max(MOST_LISTED).default(40)
+})
+export type ListQuery = z.infer<typeof listQuerySchema>
+/** @property next the piece that the next window begins behind; null at the end. */
+export const piecePageSchema = z.object({ items: z.array(listedSchema), next: z.int().nullable() })
+export type PiecePage = z.infer<typeof piecePageSchema>
+
+export const someQuerySchema = z.object({
+  ids: z.string().regex(/^\d+(,\d+)*$/, 'The pieces are numbers, by commas.').transform(list => list.split(',').map(Number))
+})
 export const submissionListSchema = z.array(listedSchema)
+
+/** @property minutes of review still to be done, by the classes' time budgets. @property oldest when the first of it was handed in. */
+export const shelfTotalsSchema = z.object({
+  counts: z.record(shelfSchema, z.int().min(0)), minutes: z.int().min(0), oldest: z.iso.datetime().nullable()
+})
+export type ShelfTotals = z.infer<typeof shelfTotalsSchema>
 export const classSchema = z.object({ id: z.int(), name: z.string() })
 export const classListSchema = z.array(classSchema)
 export const createdSchema = z.object({ id: z.int() })

@@ -1,6 +1,6 @@
 /** The bench's single keys. Typing in a field is never a command. */
 import { useEventListener } from '@vueuse/core'
-import { submissionListSchema } from '~~/shared/submission'
+import { piecePageSchema, type PiecePage } from '~~/shared/submission'
 
 /** Every key with what it does, in the order they are listed on "?". */
 export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
@@ -23,9 +23,9 @@ export function useBenchKeys(): { readonly help: Ref<boolean> } {
     void navigateTo(`/bench/${bench.submission!.id}/${next.station}`, { replace: true })
   }
   async function nextPiece(): Promise<void> {
-    const waiting = (await api(submissionListSchema, '/submissions')).filter(s => s.state === 'waiting' && s.assignmentId === null)
-    const next = waiting[(waiting.findIndex(s => s.id === bench.submission!.id) + 1) % Math.max(1, waiting.length)]
-    if (next) await navigateTo(`/bench/${next.id}`)
+    const behind = (after: string): Promise<PiecePage> => api(piecePageSchema, `/submissions?shelf=review&most=1${after}`)
+    const here = bench.submission!.id, next = (await behind(`&after=${here}`)).items[0] ?? (await behind('')).items[0]
+    if (next && next.id !== here) await navigateTo(`/bench/${next.id}`)
   }
   const looking: Readonly<Record<string, () => void>> = {
     '.': () => goBy(1), ',': () => goBy(-1), '?': () => { help.value = true }, 'n': () => void nextPiece(),

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { z } from 'zod'
+import { keptWords } from '~/utils/kept'
 import { EXERCISES } from '~~/core/exercise'
 import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
 import { assignmentSchema, type Assignment } from '~~/shared/assignment'
@@ -12,6 +14,9 @@ const focus = ref<{ x: number, y: number } | null>(null)
 const file = ref<File | null>(null), reference = ref<File | null>(null)
 const form = reactive({ classId: null as number | null, title: '', stage: 'finished' as Stage, medium: '', question: '', about: '', plannedScheme: '' })
 const problem = ref(''), busy = ref(false)
+const wordsSchema = z.object({ title: z.string(), stage: stageSchema, medium: z.string(), question: z.string(), about: z.string(), plannedScheme: z.string() })
+const kept = keptWords(useSessionStore().account!.id, `hand-in:${route.query.exercise ?? 'new'}`, wordsSchema)
+watch(form, () => kept.keep(form))
 
 onMounted(async () => {
   try {
@@ -28,6 +33,8 @@ onMounted(async () => {
   } catch (error) {
     problem.value = messageOf(error)
   }
+  // What was written before a reload or a lost line; the file is chosen again.
+  Object.assign(form, kept.read())
 })
 
 const stages = stageSchema.options.map(value => ({ value, title: STAGE_WORDS[value] }))
@@ -50,6 +57,7 @@ async function send() {
     }
     try {
       await api(createdSchema, '/submissions', { method: 'POST', body })
+      kept.drop()
       await navigateTo(assignment.value ? `/exercises/${assignment.value.id}` : '/work')
     } catch (error) {
       problem.value = messageOf(error)

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { createdSchema } from '~~/shared/submission'
 import { revisionSchema, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
-import { AppError } from '~~/shared/errors'
+import { AppError, type ErrorCode } from '~~/shared/errors'
 import type { Judged, Notes, NotesChange } from '~~/shared/notes'
 import type { Scored } from '~~/shared/score'
 import type { Station } from '~~/core/critique/reading'
@@ -31,11 +31,13 @@ const wordsOf = ({ what, reason, todo }: CorrectionDraft): string => [what, reas
 const scoreWords = (score: Scored | null): string => (score ? score.qualities.filter(q => score.scores[q.key] !== undefined).map(q => `${q.title}: ${score.scores[q.key]}`).join('\n') : 'no score')
 
 export function createEdits({ critique, refresh, path }: Held) {
-  const saving = ref<Saving>('saved'), problem = ref(''), conflict = shallowRef<Conflict | null>(null)
+  const saving = ref<Saving>('saved'), problem = ref(''), failure = ref<ErrorCode | null>(null), conflict = shallowRef<Conflict | null>(null)
   /** Counts how often another window's version was taken: what is being written here starts from it again. */
   const theirs = ref(0)
   /** The revision that the words in hand were begun from, or that this window wrote last. */
   let words = { over: 0 }
+  /** The last change was not refused but not heard: the same, sent again, may well be taken. */
+  const unanswered = computed(() => failure.value === 'unexpected' || failure.value === 'unavailable')
   /** In turn: a change is written over what the one before it left. */
   let queue: Promise<unknown> = Promise.resolve()
   /** The piece that the change under way was made on: by then another may lie on the bench. */
@@ -49,20 +51,29 @@ export function createEdits({ critique, refresh, path }: Held) {
     try {
       const result = await change()
       if (here()) await refresh()
-      saving.value = 'saved'
-      problem.value = ''
+      kept()
       return result
     } catch (error) {
       saving.value = 'unsaved'
       problem.value = messageOf(error)
+      failure.value = error instanceof AppError ? error.code : null
       if (told && here() && error instanceof AppError && error.code === 'stale') await offer(told)
       return null
     }
   }
-  /** Both versions, once the other one is fetched; where that fails too, the sentence of the refusal stays. */
+  function kept(): void {
+    saving.value = 'saved'
+    problem.value = ''
+    failure.value = null
+  }
+  /** Both versions, once the other one is fetched; where they are the same, an answer was lost and nothing else. Where that fails too, the sentence of the refusal stays. */
   async function offer<T>(told: Told<T>): Promise<void> {
     try {
       await refresh()
+      if (told.mine === told.theirs()) {
+        theirs.value++
+        return kept()
+      }
       conflict.value = { what: told.what, mine: told.mine, theirs: told.theirs(), keepMine: () => keep(told.again) }
     } catch (error) {
       problem.value = messageOf(error)
@@ -119,7 +130,7 @@ export function createEdits({ critique, refresh, path }: Held) {
   }
 
   return {
-    saving, problem, conflict, theirs, history, note,
+    saving, problem, unanswered, conflict, theirs, history, note,
     visit: (where: Station) => keep(() => send('PUT', '/notes', { visited: [where] })),
     addArea: (name: string, area: Area) => create('/areas', { name, area }),
     removeArea: ({ id, name, area }: MarkedArea) => remove('/areas', id, { name, area }),
@@ -143,10 +154,11 @@ export function createEdits({ critique, refresh, path }: Held) {
       replace<Scored | null, Scored | null>({ what: 'the score', words: scoreWords }, () => critique.value!.score, change, (score, over) => send('PUT', '/score', { score, over })),
     assign: (exercise: string, dueOn: string) => keep(() => send('PUT', '/assignment', { exercise, dueOn })),
     unassign: () => keep(() => send('DELETE', '/assignment')),
-    /** Words are being written from what is kept now: what another window writes from here on is not theirs to overwrite. */
-    openWords() {
-      words = { over: critique.value!.revision }
+    /** Words are being written from what is kept now, or from an earlier revision: what another window wrote since is not theirs to overwrite. */
+    openWords(over = critique.value!.revision) {
+      words = { over }
     },
+    wordsOver: () => words.over,
     writeVerdict(works: string, verdict: string) {
       const begun = words
       const put = async (over: number): Promise<void> => {

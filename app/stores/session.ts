@@ -1,5 +1,6 @@
 /** Who is signed in. */
 import { z } from 'zod'
+import { dropAllKept } from '~/utils/kept'
 import { accountSchema, sessionSchema, type Session } from '~~/shared/account'
 
 export const useSessionStore = defineStore('session', () => {
@@ -16,6 +17,7 @@ export const useSessionStore = defineStore('session', () => {
   }
   async function signOut(): Promise<void> {
     await api(z.object({}), '/session', { method: 'DELETE' })
+    dropAllKept()
     await load()
   }
   return { account, demo, load, signIn, signOut, loaded: computed(() => session.value !== null) }

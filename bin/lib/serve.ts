@@ -1,13 +1,16 @@
 /** The built server as a child process, and what it needs before it can start. */
 import { spawn, type ChildProcess } from 'node:child_process'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { seedDemo } from '../../demo/seed'
 import { countAccounts } from '../../server/db/accounts'
 import { migrate } from '../../server/db/migrate'
 import { closePool, openPool } from '../../server/db/pool'
-import { closeWorkers, openWorkers } from '../../server/work/pool'
+import { closeScratch, openScratch } from '../../server/scratch'
+import { closeWorkers, openWorkers } from '../../server/work/workers'
 import { stopMeasuring } from '../../server/services/measuring'
+import { endChild, endProcess, runs } from './processes'
 import { progress, progressDone, ROOT, step, Stop } from './step'
 
 /** Migrates, and loads the demo when nobody has an account yet. */
@@ -19,28 +22,55 @@ export async function prepareDatabase(url: string, demo: boolean): Promise<void>
     if (applied.length > 0) step(`database brought up to date: ${applied.join(', ')}`)
     if (!demo || await countAccounts(pool) > 0) return
     step('loading the demo: a harbour town\'s evening class (painting its pictures takes about a minute)')
+    openScratch()
     openWorkers(join(ROOT, '.output/server/work'))
     await seedDemo(new Date(), progress)
     progressDone()
   } finally {
     await stopMeasuring()
-    await closeWorkers()
+    closeWorkers()
+    closeScratch()
     await closePool()
   }
 }
 
+export interface ServerOptions {
+  readonly port: number
+  readonly databaseUrl: string
+  readonly secret: string
+  readonly demo: boolean
+  /** Where its number is noted, so that the next start can tell a leftover; nowhere when it is left out. */
+  readonly folder?: string
+}
+
+const ENTRY = join(ROOT, '.output/server/index.mjs')
+const pidFile = (folder: string): string => join(folder, 'server.pid')
+
+/** Ends a server that a killed start left running. */
+export async function endLeftoverServer(folder: string): Promise<void> {
+  const pid = existsSync(pidFile(folder)) ? Number(readFileSync(pidFile(folder), 'utf8')) : 0
+  if (!runs(pid, ENTRY)) return
+  step(`a start that was killed left its server running (process ${pid}): it is ended`)
+  await endProcess(pid, ENTRY)
+}
+
 /** @returns the server once it answers. @throws Stop when it does not. */
-export async function startServer(port: number, databaseUrl: string, secret: string, demo: boolean): Promise<ChildProcess> {
-  const server = spawn('node', [join(ROOT, '.output/server/index.mjs')], {
+export async function startServer({ port, databaseUrl, secret, demo, folder }: ServerOptions): Promise<ChildProcess> {
+  const server = spawn('node', [ENTRY], {
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), CRITICA_DATABASE_URL: databaseUrl, CRITICA_SECRET: secret, CRITICA_DEMO: demo ? '1' : '0' }
+    env: {
+      ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), CRITICA_DATABASE_URL: databaseUrl, CRITICA_SECRET: secret,
+      CRITICA_DEMO: demo ? '1' : '0', NITRO_SHUTDOWN_TIMEOUT: '3000'
+    }
   })
+  if (folder) writeFileSync(pidFile(folder), String(server.pid))
   for (let i = 0; i < 300; i++) {
     if (server.exitCode !== null) throw new Stop('the server stopped at once')
     const answer = await fetch(`http://127.0.0.1:${port}/api/session`).catch(() => null)
     if (answer?.ok) return server
     await wait(100)
   }
+  await endChild(server)
   throw new Stop('the server did not answer within 30 seconds')
 }

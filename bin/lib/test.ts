@@ -4,8 +4,9 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfChanged } from './build'
-import { endChild, freePort, secretsOf, startDatabase, type RunningDatabase } from './database'
+import { freePort, secretsOf, startDatabase, type RunningDatabase } from './database'
 import { CHROMIUM, installMissing, MARIADB } from './packages'
+import { endChild } from './processes'
 import { prepareDatabase, startServer } from './serve'
 import { main, ROOT, step } from './step'
 
@@ -65,7 +66,7 @@ main(async () => {
     await prepareDatabase(database.url, true)
     const port = await freePort()
     const secret = secretsOf(folder).session
-    server = await startServer(port, database.url, secret, true)
+    server = await startServer({ port, databaseUrl: database.url, secret, demo: true })
     const env = { CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`, CRITICA_DATABASE_URL: database.url, CRITICA_SECRET: secret }
     await vitest('api', folder, env)
     await playwright(folder, env)

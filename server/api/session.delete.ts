@@ -1,10 +1,13 @@
+import { setResponseHeader } from 'h3'
 import { route } from '../http/route'
-import { sealedSession } from '../http/session'
+import { endSession, tokenOf } from '../http/session'
 import { signOut } from '../services/accounts'
 
 export default route('account', async ({ event }) => {
-  const session = await sealedSession(event)
-  if (session.data.token) await signOut(session.data.token)
-  await session.clear()
+  const token = await tokenOf(event)
+  if (token) await signOut(token)
+  await endSession(event)
+  // The next person at this browser is shown nothing that the last one looked at.
+  setResponseHeader(event, 'clear-site-data', '"cache"')
   return {}
 })

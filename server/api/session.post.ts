@@ -1,14 +1,15 @@
-import { getRequestIP } from 'h3'
 import { signInSchema, type Account } from '../../shared/account'
-import { body, route } from '../http/route'
-import { sealedSession } from '../http/session'
+import { body } from '../http/body'
+import { route } from '../http/route'
+import { clientAddress } from '../http/sender'
+import { beginSession, tokenOf } from '../http/session'
 import { signIn } from '../services/accounts'
 
+/** Guesses wait for their turn, so a sign-in may take longer than other requests. */
 export default route('anybody', async ({ event }): Promise<Account> => {
   const { email, password } = await body(event, signInSchema)
-  const { token, account } = await signIn(email, password, getRequestIP(event) ?? 'unknown', new Date())
-  const session = await sealedSession(event)
-  await session.clear() // a new sign-in never continues an old session
-  await session.update({ token })
+  const before = await tokenOf(event)
+  const { token, account } = await signIn({ email, password, address: clientAddress(event), before, now: new Date() })
+  await beginSession(event, token)
   return account
-})
+}, { limitMs: 30_000 })

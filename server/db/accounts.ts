@@ -16,7 +16,7 @@ export async function findAccountByEmail(db: Db, email: string): Promise<(Accoun
 }
 
 export async function countAccounts(db: Db): Promise<number> {
-  const [rows] = await db.query<Row[]>('SELECT COUNT(*) AS n FROM accounts')
+  const [rows] = await db.execute<Row[]>('SELECT COUNT(*) AS n FROM accounts')
   return Number(rows[0].n)
 }
 
@@ -32,5 +32,9 @@ export async function findSessionAccount(db: Db, tokenHash: Buffer): Promise<Acc
 }
 
 export async function deleteSession(db: Db, tokenHash: Buffer): Promise<void> {
-  await db.execute('DELETE FROM sessions WHERE token_hash = ? OR expires_at < UTC_TIMESTAMP(3)', [tokenHash])
+  await db.execute('DELETE FROM sessions WHERE token_hash = ?', [tokenHash])
+}
+
+export async function deleteExpiredSessions(db: Db): Promise<void> {
+  await db.execute('DELETE FROM sessions WHERE expires_at < UTC_TIMESTAMP(3)')
 }

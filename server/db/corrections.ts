@@ -27,11 +27,16 @@ export async function listCorrections(db: Db, submissionId: number): Promise<Cor
 
 const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value))
 
+/**
+ * Behind those that are there. Run under the lock on its critique: the last place is read first, since reading and
+ * writing in one statement locks the gaps of other critiques too.
+ */
 export async function insertCorrection(db: Db, submissionId: number, c: CorrectionInput): Promise<number> {
+  const [rows] = await db.execute<Row[]>('SELECT COALESCE(MAX(position), 0) + 1 AS next FROM corrections WHERE submission_id = ?', [submissionId])
   const [result] = await db.execute<Changed>(
     `INSERT INTO corrections (submission_id, position, station, area, mark, reading_id, reason, what, todo, target, trial)
-     SELECT ?, COALESCE(MAX(position), 0) + 1, ?, ?, ?, ?, ?, ?, ?, ?, ? FROM corrections WHERE submission_id = ?`,
-    [submissionId, c.station, json(c.area), json(c.mark), c.readingId, c.reason, c.what, c.todo, json(c.target), json(c.trial), submissionId])
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [submissionId, rows[0]!.next as number, c.station, json(c.area), json(c.mark), c.readingId, c.reason, c.what, c.todo, json(c.target), json(c.trial)])
   return result.insertId
 }
 

@@ -4,7 +4,7 @@ export interface Blob { readonly sha256: string, readonly mediaType: string, rea
 
 /** Keeps a blob once: the same bytes again are no second copy. */
 export async function insertBlob(db: Db, { sha256, mediaType, bytes }: Blob): Promise<void> {
-  await db.query('INSERT IGNORE INTO blobs (sha256, media_type, bytes) VALUES (?, ?, ?)', [sha256, mediaType, bytes])
+  await db.execute('INSERT IGNORE INTO blobs (sha256, media_type, bytes) VALUES (?, ?, ?)', [sha256, mediaType, bytes])
 }
 
 export interface NewPicture { readonly original: string, readonly display: string, readonly thumb: string, readonly format: string, readonly width: number, readonly height: number }
@@ -23,20 +23,24 @@ const COLUMN: Readonly<Record<PictureSize, string>> = { original: 'p.original_sh
 const mapBlob = (row: Row | undefined): Blob | null =>
   (row ? { sha256: row.sha256 as string, mediaType: row.media_type as string, bytes: row.bytes as Buffer } : null)
 
-/** The bytes of one size of a submission's picture, or null. */
-export async function findPictureBytes(db: Db, submissionId: number, size: PictureSize): Promise<Blob | null> {
+/** By which hash one size of a submission's picture, or the display size of its reference, is kept; null when it is not. */
+export async function findPictureHash(db: Db, submissionId: number, size: PictureSize | 'reference'): Promise<string | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT b.sha256, b.media_type, b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id
-     JOIN blobs b ON b.sha256 = ${COLUMN[size]} WHERE s.id = ?`, [submissionId])
+    size === 'reference'
+      ? 'SELECT p.display_sha AS sha FROM submissions s JOIN pictures p ON p.id = s.reference_id WHERE s.id = ?'
+      : `SELECT ${COLUMN[size]} AS sha FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?`, [submissionId])
+  return (rows[0]?.sha as string | null | undefined) ?? null
+}
+
+export async function findBlob(db: Db, sha256: string): Promise<Blob | null> {
+  const [rows] = await db.execute<Row[]>('SELECT sha256, media_type, bytes FROM blobs WHERE sha256 = ?', [sha256])
   return mapBlob(rows[0])
 }
 
-/** The display size of the reference that came with a submission, or null. */
-export async function findReferenceBytes(db: Db, submissionId: number): Promise<Blob | null> {
-  const [rows] = await db.execute<Row[]>(
-    `SELECT b.sha256, b.media_type, b.bytes FROM submissions s JOIN pictures p ON p.id = s.reference_id
-     JOIN blobs b ON b.sha256 = p.display_sha WHERE s.id = ?`, [submissionId])
-  return mapBlob(rows[0])
+/** The bytes of one size of a submission's picture, or null. */
+export async function findPictureBytes(db: Db, submissionId: number, size: PictureSize): Promise<Blob | null> {
+  const sha = await findPictureHash(db, submissionId, size)
+  return sha === null ? null : findBlob(db, sha)
 }
 
 export async function updateFullSize(db: Db, submissionId: number, sha256: string): Promise<void> {

@@ -1,19 +1,18 @@
-import { fingerprintOf } from '../../core/measure/fingerprint'
 import { reportSchema } from '../../shared/report'
-import type { HandIn, ListedSubmission, Measurement, Stage, Submission } from '../../shared/submission'
+import type { HandIn, Measurement, PieceFacts, Stage, Submission } from '../../shared/submission'
 import type { SectorScheme } from '../../core/wheel/schemes'
 import type { Changed, Db, Row } from './pool'
 
-const SELECT = `SELECT s.id, s.class_id, c.name AS class_name, c.instructor_id, c.budget_minutes, s.learner_id, a.name AS learner_name,
+/** What is known of a piece beside its measurement. */
+export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.instructor_id, c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
-  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, s.reference_id, m.state, m.report, m.reason
-  FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
+  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, s.reference_id`
+export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
   JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
   LEFT JOIN critiques k ON k.submission_id = s.id`
 
 function mapMeasurement(row: Row): Measurement {
   if (row.state === 'done') {
-    // One report that cannot be read must not hide the others of a list.
     const { data: report } = reportSchema.safeParse(row.report)
     return report ? { state: 'done', report } : { state: 'failed', reason: 'What was measured can no longer be read.' }
   }
@@ -21,42 +20,35 @@ function mapMeasurement(row: Row): Measurement {
   return { state: row.state as 'queued' | 'measuring' }
 }
 
-/** A submission and who may see it. */
-export interface OwnedSubmission { readonly submission: Submission, readonly instructorId: number }
-
-function mapSubmission(row: Row): OwnedSubmission {
+export function mapPiece(row: Row): PieceFacts {
   return {
-    instructorId: row.instructor_id as number,
-    submission: {
-      id: row.id as number,
-      classId: row.class_id as number,
-      className: row.class_name as string,
-      learner: { id: row.learner_id as number, name: row.learner_name as string },
-      title: row.title as string,
-      stage: row.stage as Stage,
-      medium: row.medium as string,
-      question: row.question as string,
-      about: row.about as string,
-      plannedScheme: row.planned_scheme as SectorScheme | null,
-      assignmentId: row.assignment_id as number | null,
-      handedInAt: (row.handed_in_at as Date).toISOString(),
-      state: row.critique_state === 'released' ? 'released' : 'waiting',
-      width: row.width as number,
-      height: row.height as number,
-      hasReference: row.reference_id !== null,
-      budgetMinutes: row.budget_minutes as number,
-      spentMinutes: Math.floor((row.seconds as number) / 60),
-      measurement: mapMeasurement(row)
-    }
+    id: row.id as number,
+    classId: row.class_id as number,
+    className: row.class_name as string,
+    learner: { id: row.learner_id as number, name: row.learner_name as string },
+    title: row.title as string,
+    stage: row.stage as Stage,
+    medium: row.medium as string,
+    question: row.question as string,
+    about: row.about as string,
+    plannedScheme: row.planned_scheme as SectorScheme | null,
+    assignmentId: row.assignment_id as number | null,
+    handedInAt: (row.handed_in_at as Date).toISOString(),
+    state: row.critique_state === 'released' ? 'released' : 'waiting',
+    width: row.width as number,
+    height: row.height as number,
+    hasReference: row.reference_id !== null,
+    budgetMinutes: row.budget_minutes as number,
+    spentMinutes: Math.floor((row.seconds as number) / 60)
   }
 }
 
-function mapListed(row: Row): ListedSubmission {
-  const { submission } = mapSubmission(row), { measurement } = submission
-  return { ...submission, measurement: measurement.state === 'done' ? { state: 'done', fingerprint: fingerprintOf(measurement.report) } : measurement }
-}
+/** Whose a piece is. */
+export interface Owned<T> { readonly piece: T, readonly instructorId: number }
 
-export async function insertSubmission(db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date, referenceId: number | null): Promise<number> {
+export async function insertSubmission(
+  db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date, referenceId: number | null
+): Promise<number> {
   const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
   const [result] = await db.execute<Changed>(
     `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id, handed_in_at, reference_id)
@@ -65,18 +57,14 @@ export async function insertSubmission(db: Db, learnerId: number, pictureId: num
   return result.insertId
 }
 
-export async function findSubmission(db: Db, id: number): Promise<OwnedSubmission | null> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.id = ?`, [id])
-  return rows[0] ? mapSubmission(rows[0]) : null
+export async function findSubmission(db: Db, id: number): Promise<Owned<Submission> | null> {
+  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS}, m.state, m.report, m.reason ${FROM} WHERE s.id = ?`, [id])
+  const row = rows[0]
+  return row ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, instructorId: row.instructor_id as number } : null
 }
 
-/** An instructor's pieces, oldest first: the order in which they are worked. */
-export async function listSubmissionsForInstructor(db: Db, instructorId: number): Promise<ListedSubmission[]> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE c.instructor_id = ? ORDER BY s.handed_in_at, s.id`, [instructorId])
-  return rows.map(mapListed)
-}
-
-export async function listSubmissionsOfLearner(db: Db, learnerId: number): Promise<ListedSubmission[]> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.learner_id = ? ORDER BY s.handed_in_at DESC, s.id DESC`, [learnerId])
-  return rows.map(row => ({ ...mapListed(row), spentMinutes: 0 }))
+/** Without its measurement: a report takes longer to read than everything else of a piece. */
+export async function findPiece(db: Db, id: number): Promise<Owned<PieceFacts> | null> {
+  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS} ${FROM} WHERE s.id = ?`, [id])
+  return rows[0] ? { piece: mapPiece(rows[0]), instructorId: rows[0].instructor_id as number } : null
 }

@@ -2,10 +2,16 @@
  * Every API handler is made here: role first, then the contract, then the service; what goes wrong
  * leaves as a code and a sentence, and an unexpected error reveals nothing.
  */
-import { defineEventHandler, getRequestHeader, getRequestHost, getRouterParam, readBody, setResponseHeader, setResponseStatus, type EventHandler, type H3Event } from 'h3'
-import type { z } from 'zod'
+import {
+  appendResponseHeader, defineEventHandler, getRouterParam, setResponseHeader, setResponseStatus, type EventHandler,
+  type H3Event
+} from 'h3'
 import { AppError, ERROR_STATUS, type ErrorBody } from '../../shared/errors'
 import type { Account, Role } from '../../shared/account'
+import { databaseAway } from '../db/outage'
+import { within } from '../limit'
+import { compressed } from './compress'
+import { refuseForeignOrigin } from './sender'
 import { accountOf } from './session'
 
 /** A role, any signed-in account, or anybody. */
@@ -16,47 +22,55 @@ export interface Context<W extends Who> {
   readonly account: W extends 'anybody' ? Account | null : Account
 }
 
-export function route<W extends Who, T>(who: W, handle: (context: Context<W>) => Promise<T>): EventHandler {
-  return defineEventHandler(async (event): Promise<T | ErrorBody> => {
+export interface RouteOptions {
+  /** Milliseconds until the sender is told that it takes too long. */
+  readonly limitMs?: number
+}
+
+/** Longer than the longest query may take: what the database is waited for is answered for by the database. */
+const LIMIT_MS = 12_000
+
+export function route<W extends Who, T>(
+  who: W, handle: (context: Context<W>) => Promise<T>, { limitMs = LIMIT_MS }: RouteOptions = {}
+): EventHandler {
+  return defineEventHandler(async (event): Promise<unknown> => {
+    setResponseHeader(event, 'cache-control', 'no-store')
+    appendResponseHeader(event, 'vary', 'cookie')
     try {
       refuseForeignOrigin(event)
-      const account = await accountOf(event)
-      if (who !== 'anybody') {
-        if (!account) throw new AppError('not-signed-in', 'Sign in first.')
-        if (who !== 'account' && account.role !== who) throw new AppError('not-allowed', `This is for the ${who}.`)
-      }
-      setResponseHeader(event, 'cache-control', 'no-store')
-      return await handle({ event, account } as Context<W>)
+      const answer = await within(limitMs, tooLong, async () => {
+        const account = await accountOf(event)
+        if (who !== 'anybody') {
+          if (!account) throw new AppError('not-signed-in', 'Sign in first.')
+          if (who !== 'account' && account.role !== who) throw new AppError('not-allowed', `This is for the ${who}.`)
+        }
+        return handle({ event, account } as Context<W>)
+      })
+      return await compressed(event, answer)
     } catch (error) {
       return answerError(event, error)
     }
   })
 }
 
-function answerError(event: H3Event, error: unknown): ErrorBody {
-  const known = error instanceof AppError ? error : null
-  if (!known) console.error(`${event.method} ${event.path}:`, error)
-  const code = known?.code ?? 'unexpected'
+const tooLong = (): AppError => new AppError('unavailable', 'This takes too long just now. Try again in a moment.')
+
+/** What the sender is told of an error. */
+function toldOf(event: H3Event, error: unknown): AppError {
+  if (error instanceof AppError) return error
+  if (databaseAway(error)) {
+    return new AppError('unavailable', 'The database does not answer just now. What you wrote is still here; try again in a moment.')
+  }
+  console.error(`${event.method} ${event.path}:`, error)
+  return new AppError('unexpected', 'Something went wrong here. Nothing was changed; try again.')
+}
+
+export function answerError(event: H3Event, error: unknown): ErrorBody {
+  const { code, message } = toldOf(event, error)
   setResponseStatus(event, ERROR_STATUS[code])
-  return { error: { code, message: known?.message ?? 'Something went wrong here. Nothing was changed; try again.' } }
+  if (code === 'unavailable') setResponseHeader(event, 'retry-after', 2)
+  return { error: { code, message } }
 }
-
-/** SameSite keeps the cookie from most foreign pages; this closes the rest for anything that changes state. */
-function refuseForeignOrigin(event: H3Event): void {
-  if (event.method === 'GET' || event.method === 'HEAD') return
-  const origin = getRequestHeader(event, 'origin')
-  if (origin && new URL(origin).host !== getRequestHost(event)) throw new AppError('not-allowed', 'This request came from another site.')
-}
-
-/** @throws AppError invalid with the first thing that is wrong, in the schema's words. */
-export function check<S extends z.ZodType>(schema: S, input: unknown): z.infer<S> {
-  const result = schema.safeParse(input)
-  if (result.success) return result.data
-  const issue = result.error.issues[0]
-  throw new AppError('invalid', issue.path.length ? `${issue.message} (${issue.path.join('.')})` : issue.message)
-}
-
-export const body = async <S extends z.ZodType>(event: H3Event, schema: S): Promise<z.infer<S>> => check(schema, await readBody(event).catch(() => undefined))
 
 /** A numeric id from the path. */
 export function idParam(event: H3Event, name = 'id'): number {

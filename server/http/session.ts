@@ -1,23 +1,45 @@
-/** The session cookie: sealed by h3, HttpOnly, SameSite; it carries a token whose hash is in the database. */
-import { useSession, type H3Event } from 'h3'
+/**
+ * The session cookie: sealed by h3, HttpOnly, SameSite; it carries a token whose hash is in the database. It is set by
+ * signing in and by nothing else: reading it sets none.
+ */
+import { randomUUID } from 'node:crypto'
+import { clearSession, getCookie, unsealSession, updateSession, type H3Event, type SessionConfig } from 'h3'
 import type { Account } from '../../shared/account'
-import { accountOfToken } from '../services/accounts'
+import { accountOfToken, SESSION_DAYS } from '../services/accounts'
 import { settings } from '../settings'
 
 interface Sealed { token?: string }
+const NAME = 'critica'
 
-export function sealedSession(event: H3Event): ReturnType<typeof useSession<Sealed>> {
+function sealing(): SessionConfig {
   const { CRITICA_SECRET, CRITICA_SECURE_COOKIE } = settings()
-  return useSession<Sealed>(event, {
-    name: 'critica',
+  return {
+    name: NAME,
     password: CRITICA_SECRET,
-    maxAge: 14 * 86_400,
+    maxAge: SESSION_DAYS * 86_400,
+    sessionHeader: false,
     cookie: { httpOnly: true, sameSite: 'lax', secure: CRITICA_SECURE_COOKIE, path: '/' }
-  })
+  }
 }
 
-/** The signed-in account, or null. Reads the cookie without setting one. */
-export async function accountOf(event: H3Event): Promise<Account | null> {
-  const { data } = await sealedSession(event)
-  return data.token ? accountOfToken(data.token) : null
+/** The token in the cookie, or null when there is none or it is not ours. */
+export async function tokenOf(event: H3Event): Promise<string | null> {
+  const sealed = getCookie(event, NAME)
+  if (!sealed) return null
+  const { data } = await unsealSession(event, sealing(), sealed).catch(() => ({ data: undefined }))
+  return (data as Sealed | undefined)?.token ?? null
 }
+
+/** The signed-in account, or null. */
+export async function accountOf(event: H3Event): Promise<Account | null> {
+  const token = await tokenOf(event)
+  return token === null ? null : accountOfToken(token)
+}
+
+/** A session of its own for a new sign-in, whatever cookie came with it. */
+export async function beginSession(event: H3Event, token: string): Promise<void> {
+  event.context.sessions = { [NAME]: { id: randomUUID(), createdAt: Date.now(), data: { token } } }
+  await updateSession<Sealed>(event, sealing())
+}
+
+export const endSession = (event: H3Event): Promise<void> => clearSession(event, sealing())

@@ -1,10 +1,16 @@
 import { dirname, join } from 'node:path'
+import { setTimeout as wait } from 'node:timers/promises'
+import { startSweeping, stopSweeping } from '../services/accounts'
 import { closePool, openPool } from '../db/pool'
 import { dropExports } from '../services/making'
 import { resumeMeasuring, stopMeasuring } from '../services/measuring'
 import { startPosting, stopPosting } from '../services/posting'
 import { settings } from '../settings'
-import { closeWorkers, openWorkers } from '../work/pool'
+import { closeScratch, openScratch } from '../scratch'
+import { closeWorkers, openWorkers } from '../work/workers'
+
+/** What is under way is waited for so long when the server stops, and taken up again at its next start. */
+const STOP_MS = 2000
 
 /** The workers are bundled beside the built server's entry, the file that node was started with. */
 const workerFolder = (): string => join(dirname(process.argv[1]), 'work')
@@ -17,14 +23,17 @@ export default defineNitroPlugin((nitro) => {
     console.error(`Critica cannot start: ${(error as Error).message}`)
     process.exit(1)
   }
+  openScratch()
   openWorkers(workerFolder())
   startPosting(settings().CRITICA_SMTP_URL, settings().CRITICA_MAIL_FROM)
-  resumeMeasuring().catch(error => console.error('could not take up interrupted measurements:', error))
+  startSweeping()
+  resumeMeasuring()
   nitro.hooks.hook('close', async () => {
-    await stopMeasuring()
-    await stopPosting()
-    await dropExports()
-    await closeWorkers()
-    await closePool()
+    stopSweeping()
+    await stopMeasuring(STOP_MS)
+    dropExports()
+    closeWorkers()
+    closeScratch()
+    await Promise.race([stopPosting().then(closePool), wait(STOP_MS, undefined, { ref: false })])
   })
 })

@@ -2,10 +2,10 @@
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import { findCritique, markWithdrawn, updateAnswer, updateQuestionBack } from '../db/critiques'
-import { db, transaction, type Db } from '../db/pool'
-import { findSubmission } from '../db/submissions'
-import { taughtSubmission, visibleSubmission } from './access'
+import { transaction, type Db } from '../db/pool'
+import { taughtPiece, visiblePiece } from './access'
 import { tellAnswer, tellQuestion, tellWithdrawn } from './mail'
+import { dropExportsOf } from './making'
 
 async function held(connection: Db, submissionId: number) {
   const head = await findCritique(connection, submissionId, true)
@@ -15,30 +15,31 @@ async function held(connection: Db, submissionId: number) {
 
 /** Takes a critique back: a draft again, with everything it had. The learner is told. */
 export async function withdrawCritique(account: Account, submissionId: number): Promise<void> {
-  const submission = await taughtSubmission(account, submissionId)
+  const piece = await taughtPiece(account, submissionId)
   await transaction(async (connection) => {
     await held(connection, submissionId)
     await markWithdrawn(connection, submissionId)
-    await tellWithdrawn(connection, submission)
+    await tellWithdrawn(connection, piece)
   })
+  await dropExportsOf(piece.learner.id, submissionId)
 }
 
 /** One question back. @throws AppError when one was asked already. */
 export async function askBack(account: Account, submissionId: number, question: string): Promise<void> {
-  const submission = await visibleSubmission(account, submissionId), owned = await findSubmission(db(), submissionId)
-  if (submission.learner.id !== account.id) throw new AppError('not-allowed', 'This is for the learner whose piece it is.')
+  const { piece, instructorId } = await visiblePiece(account, submissionId)
+  if (piece.learner.id !== account.id) throw new AppError('not-allowed', 'This is for the learner whose piece it is.')
   await transaction(async (connection) => {
     if ((await held(connection, submissionId)).questionBack) throw new AppError('stale', 'You have asked your question; one is what there is.')
     await updateQuestionBack(connection, submissionId, question)
-    await tellQuestion(connection, owned!.instructorId, submission, question)
+    await tellQuestion(connection, instructorId, piece, question)
   })
 }
 
 export async function answerBack(account: Account, submissionId: number, answer: string): Promise<void> {
-  const submission = await taughtSubmission(account, submissionId)
+  const piece = await taughtPiece(account, submissionId)
   await transaction(async (connection) => {
     if (!(await held(connection, submissionId)).questionBack) throw new AppError('invalid', 'Nothing was asked yet.')
     await updateAnswer(connection, submissionId, answer)
-    await tellAnswer(connection, submission, answer)
+    await tellAnswer(connection, piece, answer)
   })
 }

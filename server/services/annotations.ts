@@ -5,7 +5,7 @@ import type { Account } from '../../shared/account'
 import { annotationFileSchema, correctionFrom, type ReadAnnotation } from '../../shared/annotation'
 import { annotationId } from '../../core/export/annotations'
 import { insertCorrection, listCorrections, updateAnnotation, updateCorrection } from '../db/corrections'
-import { taughtSubmission } from './access'
+import { taughtPiece } from './access'
 import { editDraft } from './draft'
 
 /** @throws AppError invalid, saying which annotation and why. */
@@ -20,7 +20,7 @@ function parsed(annotation: ReadAnnotation, place: number, size: { width: number
 
 /** @param picture IRI that our own annotations of this piece are named after. @returns how many came new, and how many were renewed. */
 export async function readAnnotations(account: Account, submissionId: number, file: unknown, picture: string): Promise<{ added: number, renewed: number }> {
-  const submission = await taughtSubmission(account, submissionId), result = annotationFileSchema.safeParse(file)
+  const submission = await taughtPiece(account, submissionId), result = annotationFileSchema.safeParse(file)
   if (!result.success) throw new AppError('invalid', `${result.error.issues[0]!.message} Nothing was read in.`)
   const items = result.data.map((annotation, place) => ({ annotation, input: parsed(annotation, place, submission) }))
   return editDraft(account, submissionId, async (connection) => {

@@ -11,7 +11,7 @@ import { listAreas } from '../db/areas'
 import { listCorrections } from '../db/corrections'
 import { addSeconds, findCritique, findNotes, markReleased, updateNotes, updateScore, updateVerdict } from '../db/critiques'
 import { db } from '../db/pool'
-import { taughtSubmission, visibleSubmission } from './access'
+import { readablePiece, taughtPiece } from './access'
 import { editDraft, refuseStale } from './draft'
 import { tellReleased } from './mail'
 
@@ -29,10 +29,7 @@ async function wholeCritique(submissionId: number, classId: number, withNotes: b
 
 /** The instructor's draft, or for its learner the critique once it is released. */
 export async function readCritique(account: Account, submissionId: number): Promise<Critique> {
-  const submission = await visibleSubmission(account, submissionId)
-  if (submission.learner.id === account.id && submission.state !== 'released') {
-    throw new AppError('not-found', 'The critique of this piece is not released yet.')
-  }
+  const submission = await readablePiece(account, submissionId)
   return wholeCritique(submissionId, submission.classId, submission.learner.id !== account.id)
 }
 
@@ -67,13 +64,19 @@ export async function writeVerdict(account: Account, submissionId: number, works
 export const assignExercise = (account: Account, submissionId: number, exercise: ExerciseKey, dueOn: string): Promise<void> =>
   editDraft(account, submissionId, connection => upsertAssignment(connection, submissionId, exercise, dueOn))
 
-/** Takes the exercise back from a draft: nobody has seen it, so nothing can have been handed in for it. */
+/** Takes the exercise back from a draft. @throws AppError invalid when somebody has answered it: a critique taken back was read before. */
 export const unassignExercise = (account: Account, submissionId: number): Promise<void> =>
-  editDraft(account, submissionId, connection => deleteAssignmentOfSubmission(connection, submissionId))
+  editDraft(account, submissionId, async (connection) => {
+    const set = await findAssignmentOfSubmission(connection, submissionId)
+    if (set?.assignment.handIn) {
+      throw new AppError('invalid', `${set.assignment.learner.name} has handed something in for this exercise already: it stays, and can be confirmed.`)
+    }
+    await deleteAssignmentOfSubmission(connection, submissionId)
+  })
 
 /** @throws AppError invalid when there is nothing to say yet. */
 export async function releaseCritique(account: Account, submissionId: number, now: Date, note = ''): Promise<void> {
-  const submission = await taughtSubmission(account, submissionId)
+  const submission = await taughtPiece(account, submissionId)
   await editDraft(account, submissionId, async (connection) => {
     const head = await findCritique(connection, submissionId)
     const corrections = await listCorrections(connection, submissionId)

@@ -4,11 +4,11 @@ import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import { findCritique } from '../db/critiques'
 import { transaction, type Db } from '../db/pool'
-import { taughtSubmission } from './access'
+import { taughtPiece } from './access'
 
 /** Runs an edit on a draft that this instructor may change, holding it so that neither a release nor another edit crosses it. */
 export async function editDraft<T>(account: Account, submissionId: number, edit: (connection: Db) => Promise<T>): Promise<T> {
-  await taughtSubmission(account, submissionId)
+  await taughtPiece(account, submissionId)
   return transaction(async (connection) => {
     const head = await findCritique(connection, submissionId, true)
     if (head?.state === 'released') throw new AppError('already-released', 'The critique is released; it can no longer be changed.')

@@ -1,4 +1,5 @@
 /** Taking a hand-in: decode first, keep everything in one transaction, then queue the measuring. */
+import { readFile, stat } from 'node:fs/promises'
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import { FOCUS_NAME } from '../../shared/critique'
@@ -8,15 +9,19 @@ import { isEnrolled } from '../db/classes'
 import { insertArea } from '../db/areas'
 import { insertCritique } from '../db/critiques'
 import { insertMeasurement } from '../db/measurements'
-import { insertBlob, insertPicture } from '../db/pictures'
+import { insertBlob, insertPicture, type Blob } from '../db/pictures'
 import { db, transaction, type Db } from '../db/pool'
 import { insertSubmission } from '../db/submissions'
+import { TaskTooLong } from '../work/lane'
 import type { Ingested } from '../work/picture.worker'
-import { ingestPicture } from '../work/pool'
+import { ingestPicture } from '../work/workers'
 import { visibleAssignment } from './access'
 import { wakeMeasuring } from './measuring'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
+
+/** Files that hold what was handed in. @property reference the picture that a study was made from, if one was. */
+export interface HandedIn { readonly picture: string, readonly reference: string | null }
 
 /** A pointed-out place becomes an area of a fifth of the picture about it, for the instructor to draw more exactly. */
 function focusAbout(x: number, y: number): Area {
@@ -24,39 +29,52 @@ function focusAbout(x: number, y: number): Area {
   return { kind: 'rectangle', x: from(x), y: from(y), w: 0.2, h: 0.2 }
 }
 
-type Sizes = Ingested & { readonly bytes: Buffer }
+type Sizes = Ingested & { readonly file: string }
 
 /** Decodes a file and makes its sizes. @param what named when it is refused. */
-async function takeApart(bytes: Buffer, what: string): Promise<Sizes> {
-  if (bytes.length > PICTURE_LIMITS.bytes) throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
-  const outcome = await ingestPicture(bytes)
+async function takeApart(file: string, what: string, who: string): Promise<Sizes> {
+  if ((await stat(file)).size > PICTURE_LIMITS.bytes) throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
+  const outcome = await ingestPicture(file, who).catch((error: Error) => {
+    if (!(error instanceof TaskTooLong)) console.error('a hand-in could not be taken apart:', error)
+    throw new AppError('not-a-picture', `${what} cannot be opened, or not within a reasonable time. Save it anew, and try again. ${READS}`)
+  })
   if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
-  return { ...outcome, bytes }
+  return { ...outcome, file }
 }
 
-async function store(connection: Db, { bytes, source, originalSha, display, thumb }: Sizes): Promise<number> {
-  await insertBlob(connection, { sha256: originalSha, mediaType: `image/${source.format}`, bytes })
-  for (const size of [display, thumb]) await insertBlob(connection, { ...size, bytes: Buffer.from(size.bytes) })
-  return insertPicture(connection, { original: originalSha, display: display.sha256, thumb: thumb.sha256, format: source.format, width: source.width, height: source.height })
+/** Its blobs, the original read when it is needed: a queue of hand-ins is a queue of files. */
+async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Promise<Blob[]> {
+  const sizes = [display, thumb].map(size => ({ ...size, bytes: Buffer.from(size.bytes) }))
+  return [{ sha256: originalSha, mediaType: `image/${source.format}`, bytes: await readFile(file) }, ...sizes]
 }
 
-/**
- * @param reference the picture that a study was made from, if one was.
- * @returns the submission's id. @throws AppError in the learner's words; nothing is stored then.
- */
-export async function handIn(learner: Account, words: HandIn, bytes: Buffer, now: Date, reference: Buffer | null = null): Promise<number> {
+const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Sizes): Promise<number> =>
+  insertPicture(connection, {
+    original: originalSha, display: display.sha256, thumb: thumb.sha256, format: source.format, width: source.width, height: source.height
+  })
+
+/** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
+export async function handIn(learner: Account, words: HandIn, files: HandedIn, now: Date): Promise<number> {
   if (!await isEnrolled(db(), words.classId, learner.id)) throw new AppError('not-allowed', 'You are not in this class.')
   if (words.assignmentId) {
     const assignment = await visibleAssignment(learner, words.assignmentId)
     if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')
     if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
   }
-  const picture = await takeApart(bytes, 'The picture'), from = reference && await takeApart(reference, 'The reference')
+  const who = `${learner.id}`
+  const picture = await takeApart(files.picture, 'The picture', who)
+  const from = files.reference === null ? null : await takeApart(files.reference, 'The reference', who)
+  const blobs = [...await blobsOf(picture), ...from ? await blobsOf(from) : []]
+  // In one order for everybody: two hand-ins of the same picture then wait for each other and never in a ring.
+  blobs.sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
   const id = await transaction(async (connection) => {
-    const pictureId = await store(connection, picture), referenceId = from && await store(connection, from)
+    for (const blob of blobs) await insertBlob(connection, blob)
+    const pictureId = await keepPicture(connection, picture), referenceId = from && await keepPicture(connection, from)
     const submissionId = await insertSubmission(connection, learner.id, pictureId, words, now, referenceId)
     await insertCritique(connection, submissionId)
-    if (words.focusX !== undefined && words.focusY !== undefined) await insertArea(connection, submissionId, FOCUS_NAME, focusAbout(words.focusX, words.focusY))
+    if (words.focusX !== undefined && words.focusY !== undefined) {
+      await insertArea(connection, submissionId, FOCUS_NAME, focusAbout(words.focusX, words.focusY))
+    }
     await insertMeasurement(connection, submissionId, 'painter')
     return submissionId
   })

@@ -1,34 +1,46 @@
 /** Which bytes of a picture are served: sizes made here, never the original, which may carry a place or a camera. */
+import { readFile, writeFile } from 'node:fs/promises'
 import { AppError } from '../../shared/errors'
-import { findPictureBytes, findReferenceBytes, insertBlob, updateFullSize, type Blob, type PictureSize } from '../db/pictures'
+import type { Account } from '../../shared/account'
+import { findBlob, findPictureBytes, findPictureHash, insertBlob, updateFullSize, type Blob, type PictureSize } from '../db/pictures'
 import { db, transaction } from '../db/pool'
-import { upright } from '../work/pool'
+import { withScratch } from '../scratch'
+import { makeUpright } from '../work/workers'
 
 export type ServedSize = Exclude<PictureSize, 'original'> | 'reference'
 export const SERVED_SIZES: readonly ServedSize[] = ['display', 'thumb', 'full', 'reference']
 
 /** Making the same full size twice at once would only take twice as long. */
-const making = new Map<number, Promise<Blob>>()
+const making = new Map<number, Promise<string>>()
 
-/** @throws AppError not-found. */
-export async function servedPicture(submissionId: number, size: ServedSize): Promise<Blob> {
-  const found = size === 'reference' ? await findReferenceBytes(db(), submissionId) : await findPictureBytes(db(), submissionId, size)
+/** By which hash a size is kept; a full size is made when it is first asked for. @throws AppError not-found. */
+export async function pictureHash(account: Account, submissionId: number, size: ServedSize): Promise<string> {
+  const found = await findPictureHash(db(), submissionId, size)
   if (found) return found
   if (size !== 'full') throw new AppError('not-found', size === 'reference' ? 'No reference came with this piece.' : 'The picture is missing.')
-  const begun = making.get(submissionId) ?? makeFullSize(submissionId).finally(() => making.delete(submissionId))
+  const begun = making.get(submissionId) ?? makeFullSize(account, submissionId).finally(() => making.delete(submissionId))
   making.set(submissionId, begun)
   return begun
 }
 
+/** @throws AppError not-found. */
+export async function pictureBytes(sha256: string): Promise<Blob> {
+  const blob = await findBlob(db(), sha256)
+  if (!blob) throw new AppError('not-found', 'The picture is missing.')
+  return blob
+}
+
 /** Every pixel of the original, upright and without metadata; kept, since a closer look is taken again. */
-async function makeFullSize(submissionId: number): Promise<Blob> {
+async function makeFullSize(account: Account, submissionId: number): Promise<string> {
   const original = await findPictureBytes(db(), submissionId, 'original')
   if (!original) throw new AppError('not-found', 'The picture is missing.')
-  const made = await upright(original.bytes)
-  const blob = { ...made, bytes: Buffer.from(made.bytes) }
+  const blob = await withScratch(from => withScratch(async (to) => {
+    await writeFile(from, original.bytes)
+    return { ...await makeUpright(from, to, `${account.id}`), bytes: await readFile(to) }
+  }))
   await transaction(async (connection) => {
     await insertBlob(connection, blob)
     await updateFullSize(connection, submissionId, blob.sha256)
   })
-  return blob
+  return blob.sha256
 }

@@ -1,7 +1,7 @@
 /** Real mail, when a mail server is set: the outbox is emptied in the background, one mail after the other; nothing waits for it. */
 import { createTransport, type Transporter } from 'nodemailer'
 import { claimUndelivered, markTried } from '../db/outbox'
-import { transaction } from '../db/pool'
+import { transactionOnce } from '../db/pool'
 
 const EVERY_MS = 3000
 let timer: NodeJS.Timeout | null = null
@@ -10,7 +10,7 @@ let busy: Promise<void> | null = null
 
 /** Sends one mail. @returns whether there was one. A mail server that fails is tried again later, and the failure is told in the outbox. */
 function postOne(from: string): Promise<boolean> {
-  return transaction(async (connection) => {
+  return transactionOnce(async (connection) => {
     const mail = await claimUndelivered(connection)
     if (!mail) return false
     const failure = await transport!.sendMail({ from, to: { name: mail.name, address: mail.email }, subject: mail.subject, text: mail.body }).then(() => '', (error: Error) => error.message || 'the mail server refused it')

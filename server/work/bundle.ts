@@ -1,5 +1,5 @@
 /**
- * Worker threads need a real file beside the built server, and Nitro would fold them into a chunk:
+ * Working processes need a real file beside the built server, and Nitro would fold them into a chunk:
  * this bundles each into `<serverDir>/work/`, the sheet's typefaces beside them. What stays outside is native
  * (sharp) or reads files of its own package (pdfmake).
  */

@@ -3,49 +3,90 @@
  * by our own averaging in linear light, turned upright. Orientation comes last: turning a million
  * pixels is cheaper than turning forty.
  */
-import sharp, { type Sharp } from 'sharp'
+import sharp, { type Metadata, type Sharp } from 'sharp'
 import { orient, swapsAxes } from '../../core/picture/orient'
 import { WORKING_EDGE, type Raster } from '../../core/picture/raster'
 import { fitWithin, reduceTo, type SourcePixels } from '../../core/picture/resample'
 import type { Source } from '../../core/measure/picture'
+import { MOST_SCANS, scansOf } from './scans'
 
 export interface Decoded { readonly source: Source, readonly raster: Raster }
 export type RefusalCode = 'not-a-picture' | 'too-large'
 export interface Refusal { readonly kind: 'refused', readonly code: RefusalCode, readonly message: string }
 export type DecodeOutcome = ({ readonly kind: 'decoded' } & Decoded) | Refusal
 
-export interface DecodeLimits { readonly formats: readonly string[], readonly pixels: number }
+export interface DecodeLimits {
+  readonly formats: readonly string[]
+  readonly pixels: number
+  /** Pixels of the longer side. */
+  readonly side: number
+}
 
 /** What the command line reads; a hand-in may be less. SVG is a drawing program, not a picture. */
-export const READABLE: DecodeLimits = { formats: ['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif'], pixels: 150_000_000 }
+export const READABLE: DecodeLimits = {
+  formats: ['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif'], pixels: 150_000_000, side: 1_000_000
+}
+
+/**
+ * How every file of a person's is opened, when it is handed in as when its full size is made later: what is damaged
+ * is refused at the door, and nothing is let in that could not be opened again.
+ */
+const OPENED = { failOn: 'warning', limitInputPixels: false, pages: 1 } as const
+export const openPicture = (bytes: Uint8Array, sequentialRead = false): Sharp => sharp(bytes, { ...OPENED, sequentialRead })
+
+const LOADERS: Readonly<Record<string, string>> = {
+  jpeg: 'VipsForeignLoadJpeg', png: 'VipsForeignLoadPng', webp: 'VipsForeignLoadWebp', tiff: 'VipsForeignLoadTiff'
+}
+/** From here on this process opens files of these formats alone: no other decoder ever sees a stranger's bytes. */
+export function blockOtherLoaders(formats: readonly string[]): void {
+  sharp.block({ operation: ['VipsForeignLoad'] })
+  sharp.unblock({ operation: formats.map(format => LOADERS[format]!) })
+}
+
+/** Each working process is one pair of hands: threads of its own would only queue for the same cores. */
+export function oneThread(): void {
+  sharp.concurrency(1)
+  sharp.cache(false)
+}
 
 const refuse = (code: RefusalCode, message: string): Refusal => ({ kind: 'refused', code, message })
 
+function refuseSize({ width, height }: Metadata, limits: DecodeLimits): Refusal | null {
+  if (width * height > limits.pixels) {
+    const millions = (pixels: number): number => Math.round(pixels / 1e6)
+    return refuse('too-large', `The picture has ${millions(width * height)} megapixels; at most ${millions(limits.pixels)} can be taken.`)
+  }
+  if (Math.max(width, height) > limits.side) {
+    return refuse('too-large', `The picture is ${Math.max(width, height)} pixels long; at most ${limits.side} can be taken.`)
+  }
+  return null
+}
+
 /** @param bytes a whole file. @returns the raster, or a refusal in plain words; never part of a picture. */
 export async function decodePicture(bytes: Uint8Array, limits: DecodeLimits): Promise<DecodeOutcome> {
-  const options = { failOn: 'error', limitInputPixels: false, sequentialRead: true, pages: 1 } as const
-  let meta
+  if (scansOf(bytes) > MOST_SCANS) {
+    return refuse('not-a-picture', `This JPEG is written in more than ${MOST_SCANS} passes, which no camera or program does. Save it anew.`)
+  }
+  let meta: Metadata
   try {
-    meta = await sharp(bytes, options).metadata()
+    meta = await openPicture(bytes, true).metadata()
   } catch {
     return refuse('not-a-picture', 'This file is not a picture that can be read here.')
   }
   if (!limits.formats.includes(meta.format)) return refuse('not-a-picture', `A ${meta.format.toUpperCase()} file cannot be measured here.`)
-  const { width, height } = meta
-  if (width * height > limits.pixels) {
-    return refuse('too-large', `The picture has ${Math.round(width * height / 1e6)} megapixels; at most ${Math.round(limits.pixels / 1e6)} can be taken.`)
-  }
+  const refused = refuseSize(meta, limits)
+  if (refused) return refused
   let pixels: SourcePixels
   try {
-    pixels = await rawPixels(sharp(bytes, options))
+    pixels = await rawPixels(openPicture(bytes, true))
   } catch {
     return refuse('not-a-picture', 'The picture is damaged or breaks off before its end. Was a copy or an upload cut short?')
   }
   const size = fitWithin(pixels.width, pixels.height, WORKING_EDGE)
-  const turned = meta.orientation ?? 1
+  const turned = meta.orientation ?? 1, { width, height, format } = meta
   return {
     kind: 'decoded',
-    source: swapsAxes(turned) ? { format: meta.format, width: height, height: width } : { format: meta.format, width, height },
+    source: swapsAxes(turned) ? { format, width: height, height: width } : { format, width, height },
     raster: orient(reduceTo(pixels, size.width, size.height), turned)
   }
 }

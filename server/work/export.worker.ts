@@ -1,30 +1,52 @@
-/** The worker thread of exports: the sheet, the full-size picture, the layered file; each written to a file of its own. */
-import { writeFile } from 'node:fs/promises'
+/** The working process of full-size work: the sheet, the picture at every pixel, the layered file; each written to a file. */
+import { createHash } from 'node:crypto'
+import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import type { MessagePort } from 'node:worker_threads'
-import sharp from 'sharp'
-import { decodePicture, READABLE } from './decode'
+import { serve } from './child'
+import { decodePicture, oneThread, openPicture, READABLE } from './decode'
 import { appliedPicture, decodeFull, openRaster, type LayeredCorrection } from './layers/layers'
+import type { Progress } from './protocol'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 
-sharp.concurrency(1)
-sharp.cache(false)
-
 export type ExportTask =
-  | { readonly kind: 'applied' | 'layers', readonly original: Uint8Array, readonly corrections: readonly LayeredCorrection[] }
+  | { readonly kind: 'applied' | 'layers', /** File that holds it. */ readonly original: string, readonly corrections: readonly LayeredCorrection[] }
   | { readonly kind: 'sheet', readonly display: Uint8Array, readonly sheet: SheetRequest }
-export interface ExportRequest { readonly task: ExportTask, /** Where it is written. */ readonly file: string, /** Takes shares of the work done, 0–1. */ readonly port: MessagePort }
+export interface ExportRequest { readonly task: ExportTask, /** Where it is written. */ readonly file: string }
 
-async function made(task: ExportTask, progress: (share: number) => void): Promise<Uint8Array> {
+async function made(task: ExportTask, progress: Progress): Promise<Uint8Array> {
   if (task.kind === 'sheet') {
     const outcome = await decodePicture(task.display, READABLE)
     if (outcome.kind === 'refused') throw new Error(outcome.message)
     return makeSheet(task.sheet, outcome.raster, join(import.meta.dirname, 'fonts'))
   }
-  const original = await decodeFull(task.original)
+  const original = await decodeFull(await readFile(task.original))
   return (task.kind === 'applied' ? appliedPicture : openRaster)(original, task.corrections, progress)
 }
 
-export default async function run({ task, file, port }: ExportRequest): Promise<void> {
-  await writeFile(file, await made(task, share => port.postMessage(share)))
+async function make({ task, file }: ExportRequest, progress: Progress): Promise<void> {
+  await writeFile(file, await made(task, progress))
+}
+
+export interface Upright { readonly sha256: string, readonly mediaType: string }
+
+/** WebP has no room for a longer side; JPEG has, and PNG where JPEG has no transparency. */
+const WEBP_SIDE = 16_383
+
+/** Every pixel of an upload, upright, in sRGB and without metadata: for looking closely. */
+export async function upright({ original, file }: { original: string, file: string }): Promise<Upright> {
+  const bytes = await readFile(original), { width, height, hasAlpha } = await openPicture(bytes).metadata()
+  const format = Math.max(width, height) <= WEBP_SIDE ? 'webp' : hasAlpha ? 'png' : 'jpeg'
+  const picture = openPicture(bytes).rotate().toColourspace('srgb')
+  const encoded = await {
+    webp: () => picture.webp({ quality: 92, effort: 2 }),
+    jpeg: () => picture.jpeg({ quality: 92, chromaSubsampling: '4:4:4' }),
+    png: () => picture.png({ compressionLevel: 6 })
+  }[format]().toBuffer()
+  await writeFile(file, encoded)
+  return { sha256: createHash('sha256').update(encoded).digest('hex'), mediaType: `image/${format}` }
+}
+
+if (process.send) {
+  oneThread()
+  serve({ make, upright })
 }

@@ -1,5 +1,6 @@
-/** The worker thread: taking a hand-in's file apart, and measuring a stored picture. */
+/** The working process of pictures: taking a hand-in's file apart, and measuring a stored picture. */
 import { createHash } from 'node:crypto'
+import { readFile } from 'node:fs/promises'
 import sharp, { type Sharp } from 'sharp'
 import { checkHandIn, type CheckResult, type ExerciseKey } from '../../core/exercise'
 import { hueHistogram } from '../../core/measure/hues'
@@ -9,10 +10,8 @@ import { planesOf } from '../../core/picture/planes'
 import type { Raster } from '../../core/picture/raster'
 import type { WheelName } from '../../core/wheel/steps'
 import { PICTURE_LIMITS } from '../../shared/submission'
-import { decodePicture, READABLE, type Refusal } from './decode'
-
-sharp.concurrency(1) // the pool has its own threads; two layers of them only queue for the same cores
-sharp.cache(false)
+import { serve } from './child'
+import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
 
 export interface Stored { readonly sha256: string, readonly mediaType: string, readonly bytes: Uint8Array }
 export interface Ingested {
@@ -34,19 +33,13 @@ function encoder({ width, height, data }: Raster): Sharp {
 }
 
 /** Decodes an upload and makes its sizes, none of which carries any metadata. */
-export async function ingest({ bytes }: { bytes: Uint8Array }): Promise<Ingested | Refusal> {
-  const outcome = await decodePicture(bytes, { formats: PICTURE_LIMITS.formats, pixels: PICTURE_LIMITS.pixels })
+export async function ingest({ file }: { file: string }): Promise<Ingested | Refusal> {
+  const bytes = await readFile(file), outcome = await decodePicture(bytes, PICTURE_LIMITS)
   if (outcome.kind === 'refused') return outcome
   const { raster, source } = outcome
   const display = await encoder(raster).png({ compressionLevel: 6 }).toBuffer()
   const thumb = await encoder(raster).resize(THUMB_EDGE, THUMB_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 86 }).toBuffer()
   return { kind: 'ingested', source, originalSha: sha256(bytes), display: stored(display, 'image/png'), thumb: stored(thumb, 'image/webp') }
-}
-
-/** Every pixel of an upload, upright, in sRGB and without metadata: for looking closely. */
-export async function upright({ bytes }: { bytes: Uint8Array }): Promise<Stored> {
-  const picture = await sharp(bytes, { limitInputPixels: false, pages: 1 }).rotate().toColourspace('srgb').webp({ quality: 92, effort: 2 }).toBuffer()
-  return stored(picture, 'image/webp')
 }
 
 export interface MeasureRequest {
@@ -65,4 +58,10 @@ export async function measure({ display, source, wheel, exercise }: MeasureReque
   if (exercise === null) return { report, checks: null }
   // Exercises are set on the painter wheel, whatever wheel the critique looks through.
   return { report, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planesOf(raster), 'painter') }) }
+}
+
+if (process.send) {
+  oneThread()
+  blockOtherLoaders(PICTURE_LIMITS.formats)
+  serve({ ingest, measure })
 }

@@ -1,11 +1,14 @@
 /** What the bench keeps: notes, house standards, a reference, a closer look, the learner's pointed-out focus. */
+import { readFileSync } from 'node:fs'
+import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEFAULT_RUBRIC } from '../../core/critique/rubric'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { critiqueSchema, type Critique } from '../../shared/critique'
-import { submissionListSchema, submissionSchema } from '../../shared/submission'
-import { Person, picture } from './client'
+import { statementsOf } from '../../server/db/migrate'
+import { fingerprintSchema, piecePageSchema, shelfTotalsSchema, submissionSchema } from '../../shared/submission'
+import { database, Person, picture } from './client'
 
 let tamsin: Person, rosa: Person
 const critiqueOf = async (person: Person, id: number): Promise<Critique> => critiqueSchema.parse(await (await person.fetch(`/submissions/${id}/critique`)).json())
@@ -93,13 +96,40 @@ describe('the desk', () => {
   it('is sent each piece with its range and colours as they were measured, and not the whole report', async () => {
     const id = await handedIn(await picture())
     await tamsin.measured(id)
-    const text = await (await tamsin.fetch('/submissions')).text(), listed = submissionListSchema.parse(JSON.parse(text)).find(p => p.id === id)!
+    const text = await (await tamsin.fetch('/submissions?most=100')).text(), listed = piecePageSchema.parse(JSON.parse(text)).items.find(p => p.id === id)!
     const { measurement } = submissionSchema.parse(await (await tamsin.fetch(`/submissions/${id}`)).json())
     if (measurement.state !== 'done' || listed.measurement.state !== 'done') throw new Error('not measured')
     const { value, harmony, wheel } = measurement.report
     expect(listed.measurement.fingerprint).toMatchObject({ wheel, range: (value as { range: number }).range, darkest: (value as { darkest: number }).darkest })
     expect(listed.measurement.fingerprint!.families.map(f => f.step)).toEqual((harmony as { families: { step: string }[] }).families.map(f => f.step))
     expect(text).not.toContain('"peaks"')
+  })
+
+  it('comes in windows that hold while pieces come, without one missing or twice, and with totals of the whole', async () => {
+    const walked: number[] = []
+    for (let after = '', more = true; more;) {
+      const { items, next } = piecePageSchema.parse(await (await tamsin.fetch(`/submissions?shelf=review&most=5${after}`)).json())
+      walked.push(...items.map(p => p.id))
+      if (walked.length === 5) await handedIn(await picture())
+      after = `&after=${next}`
+      more = next !== null
+    }
+    const { items } = piecePageSchema.parse(await (await tamsin.fetch('/submissions?shelf=review&most=100')).json())
+    expect(walked).toEqual(items.map(p => p.id))
+    expect(items.map(p => p.handedInAt)).toEqual(items.map(p => p.handedInAt).sort())
+    const { counts, minutes, oldest } = shelfTotalsSchema.parse(await (await tamsin.fetch('/shelves')).json())
+    expect([counts.review, minutes, oldest]).toEqual([items.length, items.reduce((sum, p) => sum + Math.max(0, p.budgetMinutes - p.spentMinutes), 0), items[0]!.handedInAt])
+    expect((await tamsin.fetch('/submissions?most=1000')).status).toBe(422)
+  })
+
+  it('gains the fingerprints of reports stored before they were kept beside them, as they would be kept now', async () => {
+    const connection = await database()
+    const prints = async () => (await connection.query<RowDataPacket[]>('SELECT submission_id, fingerprint FROM measurements WHERE state = \'done\' ORDER BY submission_id'))[0].map(r => [r.submission_id, fingerprintSchema.nullable().parse(r.fingerprint)])
+    const before = await prints()
+    await connection.query('UPDATE measurements SET fingerprint = NULL')
+    for (const statement of statementsOf(readFileSync(new URL('../../server/db/migrations/0007_faults.sql', import.meta.url), 'utf8'))) await connection.query(statement)
+    expect(await prints()).toEqual(before)
+    await connection.end()
   })
 })
 

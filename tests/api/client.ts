@@ -1,16 +1,23 @@
 /** Speaking to the running server as a person of the demo, and to its database. */
+import type { ChildProcess } from 'node:child_process'
+import { once } from 'node:events'
+import { Worker } from 'node:worker_threads'
 import mysql from 'mysql2/promise'
 import sharp from 'sharp'
+import { freePort } from '../../bin/lib/database'
+import { startServer } from '../../bin/lib/serve'
 import { DEMO_PASSWORD } from '../../demo/people'
 
 export const ORIGIN = process.env.CRITICA_TEST_ORIGIN ?? 'http://127.0.0.1:3000'
 
 /** A signed-in (or not) person: fetches with their own cookie. */
 export class Person {
-  private cookie = ''
+  cookie = ''
+
+  constructor(readonly origin = ORIGIN) {}
 
   async fetch(path: string, init: RequestInit = {}): Promise<Response> {
-    const response = await fetch(`${ORIGIN}/api${path}`, { ...init, headers: { ...init.headers, cookie: this.cookie } })
+    const response = await fetch(`${this.origin}/api${path}`, { ...init, headers: { ...init.headers, cookie: this.cookie } })
     for (const set of response.headers.getSetCookie()) this.cookie = set.split(';')[0]
     return response
   }
@@ -19,8 +26,8 @@ export class Person {
     return this.fetch(path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
   }
 
-  static async signedIn(key: string, password = DEMO_PASSWORD): Promise<Person> {
-    const person = new Person()
+  static async signedIn(key: string, { password = DEMO_PASSWORD, origin = ORIGIN } = {}): Promise<Person> {
+    const person = new Person(origin)
     const response = await person.json('POST', '/session', { email: key.includes('@') ? key : `${key}@harbour.example`, password })
     if (!response.ok) throw new Error(`${key} could not sign in: ${await response.text()}`)
     return person
@@ -43,6 +50,26 @@ export class Person {
     }
     throw new Error(`submission ${id} was not measured in 20 s`)
   }
+}
+
+/** The longest that a small question waited while `work` went on, in milliseconds. */
+export async function longestWait(work: () => Promise<unknown>): Promise<number> {
+  const probe = new Worker(new URL('probe.mjs', import.meta.url), { workerData: `${ORIGIN}/api/session` })
+  await once(probe, 'online')
+  const answered = once(probe, 'message') as Promise<[number]>
+  try {
+    await work()
+  } finally {
+    probe.postMessage('enough')
+  }
+  return (await answered)[0]
+}
+
+/** Another server on the same database, by itself for a test to kill. */
+export async function anotherServer(): Promise<{ server: ChildProcess, origin: string }> {
+  const port = await freePort()
+  const server = await startServer({ port, databaseUrl: process.env.CRITICA_DATABASE_URL!, secret: process.env.CRITICA_SECRET!, demo: true })
+  return { server, origin: `http://127.0.0.1:${port}` }
 }
 
 /** A connection to the database behind the server, to prove what was kept. */

@@ -4,13 +4,13 @@ import { unzipSync } from 'fflate'
 import sharp from 'sharp'
 import { SMTPServer } from 'smtp-server'
 import { afterEach, beforeAll, expect, it } from 'vitest'
-import { endChild, freePort } from '../../bin/lib/database'
-import { startServer } from '../../bin/lib/serve'
+import { freePort } from '../../bin/lib/database'
+import { endChild } from '../../bin/lib/processes'
 import { insertAccount } from '../../server/db/accounts'
 import { insertEnrolment } from '../../server/db/classes'
 import { hashPassword } from '../../server/services/passwords'
 import { exportStateSchema, type ExportState, type MadeExport } from '../../shared/export'
-import { database, Person, picture } from './client'
+import { anotherServer, database, Person, picture } from './client'
 
 let tamsin: Person, rosa: Person, id = 0
 const state = async (person: Person, job: string): Promise<ExportState> => exportStateSchema.parse(await (await person.fetch(`/submissions/${id}/exports/${job}`)).json())
@@ -103,7 +103,7 @@ it('mail leaves by a real server when one is set, is tried again when that fails
   const connection = await database(), email = `wanda-${Date.now()}@critica.test`
   const wanda = await insertAccount(connection, { email, name: 'Wanda Berg', role: 'learner', passwordHash: await hashPassword('wanda-lamp') })
   await insertEnrolment(connection, 1, wanda)
-  const piece = (await (await (await Person.signedIn(email, 'wanda-lamp')).handIn(await picture(), { title: 'By real mail' })).json() as { id: number }).id
+  const piece = (await (await (await Person.signedIn(email, { password: 'wanda-lamp' })).handIn(await picture(), { title: 'By real mail' })).json() as { id: number }).id
   await tamsin.json('POST', `/submissions/${piece}/corrections`, { station: 'values', area: null, readingId: null, reason: '', what: 'Flat', todo: '', target: null })
   await tamsin.json('POST', `/submissions/${piece}/release`)
 
@@ -120,7 +120,7 @@ it('mail leaves by a real server when one is set, is tried again when that fails
     } })
   post.listen(port, '127.0.0.1')
   process.env.CRITICA_SMTP_URL = `smtp://127.0.0.1:${port}`
-  second = await startServer(await freePort(), process.env.CRITICA_DATABASE_URL!, process.env.CRITICA_SECRET!, true)
+  second = (await anotherServer()).server
   delete process.env.CRITICA_SMTP_URL
   const row = async (): Promise<{ failure: string, delivered_at: Date | null }> => (await connection.query('SELECT failure, delivered_at FROM outbox WHERE account_id = ?', [wanda]))[0 as never][0 as never] as never
   const until = async (done: () => Promise<boolean>): Promise<void> => {

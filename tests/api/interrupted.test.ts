@@ -3,11 +3,10 @@ import type { ChildProcess } from 'node:child_process'
 import { createPool } from 'mysql2/promise'
 import type { RowDataPacket } from 'mysql2/promise'
 import { afterEach, expect, it } from 'vitest'
-import { endChild, freePort } from '../../bin/lib/database'
-import { startServer } from '../../bin/lib/serve'
+import { endChild } from '../../bin/lib/processes'
 import { REPORT_VERSION } from '../../core/measure/report'
 import { migrate, statementsOf } from '../../server/db/migrate'
-import { database, Person, picture } from './client'
+import { anotherServer, database, Person, picture } from './client'
 
 let second: ChildProcess | null = null
 afterEach(async () => {
@@ -24,7 +23,7 @@ it.each([
   await rosa.measured(id)
   const connection = await database()
   await connection.execute(damage, [id])
-  second = await startServer(await freePort(), process.env.CRITICA_DATABASE_URL!, process.env.CRITICA_SECRET!, true)
+  second = (await anotherServer()).server
   for (let i = 0; i < 100; i++) {
     const [rows] = await connection.execute<RowDataPacket[]>('SELECT state, report_version FROM measurements WHERE submission_id = ?', [id])
     if (rows[0].state === 'done' && rows[0].report_version > 0) {

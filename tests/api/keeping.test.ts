@@ -2,11 +2,9 @@
 import { afterEach, beforeAll, describe, expect, it } from 'vitest'
 import type { ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
-import { freePort } from '../../bin/lib/database'
-import { startServer } from '../../bin/lib/serve'
 import { critiqueSchema, type Critique } from '../../shared/critique'
 import { phraseListSchema, type Phrase } from '../../shared/phrase'
-import { Person, picture } from './client'
+import { anotherServer, Person, picture } from './client'
 
 let tamsin: Person, id = 0
 const draft = { station: 'values', area: null, mark: null, readingId: null, reason: '', what: 'Flat in the middle', todo: 'Darken the quay', target: null, trial: null }
@@ -54,10 +52,9 @@ describe('a server killed in mid-save', () => {
   afterEach(() => { if (second?.exitCode === null && second.signalCode === null) process.kill(-second.pid!, 'SIGKILL') })
 
   it('leaves every correction whole or not at all, and the words as one of the versions that were sent', async () => {
-    const port = await freePort(), { cookie } = tamsin as unknown as { cookie: string }
-    second = await startServer(port, process.env.CRITICA_DATABASE_URL!, process.env.CRITICA_SECRET!, true)
-    const send = (method: string, path: string, body: unknown): Promise<number> =>
-      fetch(`http://127.0.0.1:${port}/api/submissions/${id}${path}`, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json', cookie } }).then(r => r.status, () => 0)
+    const { server, origin } = await anotherServer(), there = await Person.signedIn('tamsin', { origin })
+    second = server
+    const send = (method: string, path: string, body: unknown): Promise<number> => there.json(method, `/submissions/${id}${path}`, body).then(r => r.status, () => 0)
     const { revision, corrections } = await read(), known = corrections.length
     const long = (letter: string): string => letter.repeat(1900)
     const sent = [

@@ -4,16 +4,18 @@ import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
 import { bringAhead, bringStations } from '~/start/bench'
 import { tagOf } from '~/stores/bench'
 import { useBenchKeys } from '~/composables/useBenchKeys'
+import { keptCorrection } from '~/utils/keptCorrection'
 import type { ProbeReading } from '~/workers/protocol'
 
 /** The bench of one piece: it stays while the stations are walked, and with it the picture and the worker. */
 const route = useRoute()
-const bench = useBenchStore(), wall = useWallStore()
+const bench = useBenchStore(), wall = useWallStore(), session = useSessionStore()
 const id = Number(route.params.id)
 const loaded = ref(false), problem = ref('')
 const picture = usePicture(id)
 provide(PICTURE_KEY, picture)
 const { help } = useBenchKeys()
+useLeaveWarning(() => bench.saving !== 'saved')
 
 watch(() => route.params.station, (station) => {
   if (route.name !== 'bench-id-station') return
@@ -32,6 +34,8 @@ onMounted(async () => {
     wall.reference = 'off'
     await bench.open(id)
     loaded.value = true
+    const left = bench.released ? null : keptCorrection(session.account!.id, id).since(undefined)
+    if (left) bench.begin(left.input)
     useHead({ title: `${bench.submission!.title} · Critica` })
     void bench.visit(bench.station)
     bringAhead(bringStations)

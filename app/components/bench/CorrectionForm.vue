@@ -6,13 +6,23 @@ import { isSectorScheme } from '~~/core/wheel/schemes'
 import type { Phrase } from '~~/shared/phrase'
 import type { CorrectionDraft } from '~~/shared/critique'
 import type { AreaTool, MarkTool } from '~/stores/drawing'
+import { keptCorrection } from '~/utils/keptCorrection'
 
 /** A correction being written: filled in from its reading, all of it the instructor's to change. */
 const props = defineProps<{ modelValue: CorrectionDraft, id?: number }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBenchStore()
 
-const form = reactive<CorrectionDraft>({ ...props.modelValue, area: props.modelValue.area && markRaw(props.modelValue.area), mark: props.modelValue.mark && markRaw(props.modelValue.mark) })
+/** As it was when it was opened to be changed. */
+const opened = props.id ? bench.critique!.corrections.find(c => c.id === props.id) : undefined
+const kept = keptCorrection(useSessionStore().account!.id, bench.submission!.id, props.id)
+const begun = kept.since(opened)?.input ?? props.modelValue
+const form = reactive<CorrectionDraft>({ ...begun, area: begun.area && markRaw(begun.area), mark: begun.mark && markRaw(begun.mark) })
+watch(form, () => kept.keep({ input: toRaw(form), over: opened ?? null }))
+function end() {
+  kept.drop()
+  emit('done')
+}
 /** Marked elsewhere, it is also measured there. */
 const MARKS: readonly (readonly [AreaTool | MarkTool, string])[] = [['lasso', 'area by hand'], ['rectangle', 'box'], ['point', 'point'], ['stroke', 'stroke'], ['arrow', 'arrow']]
 const markedAs = computed(() => form.mark?.kind ?? (form.area ? 'area' : 'the whole picture'))
@@ -24,8 +34,6 @@ async function markAs(tool: AreaTool | MarkTool) {
   const marked = await drawMarked(bench, tool)
   if (marked) place(marked)
 }
-/** As it was when it was opened to be changed. */
-const opened = props.id ? bench.critique!.corrections.find(c => c.id === props.id) : undefined
 const shelf = ref(false)
 /** A phrase takes an empty field, and follows what is already there. */
 function take({ field, words }: Phrase) {
@@ -41,7 +49,7 @@ function aim(target: Target | null) {
   form.target = target
   hasTarget.value = target !== null
 }
-watch(() => bench.theirs, () => emit('done'))
+watch(() => bench.theirs, end)
 const hasTarget = ref(form.target !== null)
 /** Targets in steps, degrees of temperature or ranks; the others are shares. */
 const AS_IT_IS: readonly string[] = ['range', 'separation', 'temperature', 'focus-rank']
@@ -68,12 +76,12 @@ async function save() {
   const input = { ...toRaw(form), target: hasTarget.value ? toRaw(form).target : null }
   const done = props.id ? await bench.changeCorrection(props.id, input, opened) : await bench.addCorrection(input)
   saving.value = false
-  if (done) emit('done')
+  if (done) end()
 }
 </script>
 
 <template>
-  <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="emit('done')">
+  <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="end">
     <InTurn><v-textarea v-model="form.what" label="What is wrong" autofocus /></InTurn>
     <InTurn><v-textarea v-model="form.reason" label="Why, as read" /></InTurn>
     <InTurn><v-textarea v-model="form.todo" label="What to do" /></InTurn>
@@ -88,7 +96,7 @@ async function save() {
     <p class="marks">Marks {{ markedAs }}; instead <button v-for="[tool, words] in MARKS" :key="tool" type="button" class="word-link" @click="markAs(tool)">{{ words }}</button> <button v-if="form.area" type="button" class="word-link" @click="place({ mark: null, area: null })">the whole picture</button></p>
     <div class="actions">
       <v-btn type="submit" :disabled="saving" variant="flat" color="primary" size="small">{{ id ? 'Save' : 'Mark it' }}</v-btn>
-      <button type="button" class="word-link" @click="emit('done')">leave it</button>
+      <button type="button" class="word-link" @click="end">leave it</button>
     </div>
   </form>
 </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import { addDays, format } from 'date-fns'
 import { draftVerdict } from '~~/core/critique/verdict'
 import { EXERCISES, EXERCISE_KEYS } from '~~/core/exercise'
@@ -7,14 +6,9 @@ import { tagOf } from '~/stores/bench'
 
 /** The last station: what works, the verdict, the exercise, and the release. */
 const bench = useBenchStore()
-const works = ref(bench.critique!.works), verdict = ref(bench.critique!.verdict)
+const { works, verdict, write, edited } = useVerdictWords()
 const exercise = ref(bench.critique!.assignment?.exercise ?? null)
 const dueOn = ref(bench.critique!.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
-bench.openWords()
-watch(() => bench.theirs, () => {
-  [works.value, verdict.value] = [bench.critique!.works, bench.critique!.verdict]
-  bench.openWords()
-})
 const asking = ref(false), note = ref(''), answer = ref(bench.critique!.answer)
 const again = computed(() => bench.critique!.releasedAt !== null)
 
@@ -35,17 +29,6 @@ async function draft() {
   await write()
 }
 const scoring = ref(bench.critique!.score !== null)
-
-const changed = computed(() => works.value !== bench.critique!.works || verdict.value !== bench.critique!.verdict)
-async function write() {
-  if (!bench.released && changed.value) await bench.writeVerdict(works.value, verdict.value)
-}
-const writeSoon = useDebounceFn(write, 900)
-function edited() {
-  bench.saving = 'unsaved'
-  void writeSoon()
-}
-onBeforeUnmount(write)
 
 const exercises = [{ title: 'no exercise', value: null }, ...EXERCISE_KEYS.map(key => ({ title: EXERCISES[key].title, value: key }))]
 async function assign() {

@@ -7,6 +7,7 @@ import { EXERCISES } from '~~/core/exercise'
 import { critiqueSchema, type Critique } from '~~/shared/critique'
 import { submissionSchema, type Submission } from '~~/shared/submission'
 import { tagOf } from '~/stores/bench'
+import { keptWords } from '~/utils/kept'
 
 const id = Number(useRoute().params.id)
 const submission = ref<Submission | null>(null), critique = ref<Critique | null>(null)
@@ -31,11 +32,14 @@ function step(by: 1 | -1) {
   chosen.value = all[at < 0 ? (by > 0 ? 0 : all.length - 1) : at + by]?.id ?? null
 }
 const score = computed(() => (critique.value?.score ? scoreRubric(Object.values(critique.value.score.scores)) : null))
-const question = ref('')
+const kept = keptWords(useSessionStore().account!.id, `question:${id}`, z.string())
+const question = ref(kept.read() ?? '')
+watch(question, kept.keep)
 async function ask() {
   try {
     await api(z.object({}), `/submissions/${id}/question`, { method: 'POST', body: { question: question.value } })
     critique.value = await api(critiqueSchema, `/submissions/${id}/critique`)
+    kept.drop()
     asked.value = ''
   } catch (error) {
     asked.value = messageOf(error)

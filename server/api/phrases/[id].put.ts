@@ -1,5 +1,6 @@
 import { phraseInputSchema } from '../../../shared/phrase'
-import { body, idParam, route } from '../../http/route'
+import { body } from '../../http/body'
+import { idParam, route } from '../../http/route'
 import { changePhrase } from '../../services/phrases'
 
 export default route('instructor', async ({ event, account }) => {

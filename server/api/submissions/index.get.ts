@@ -1,7 +1,8 @@
-import { db } from '../../db/pool'
-import { listSubmissionsForInstructor, listSubmissionsOfLearner } from '../../db/submissions'
+import { getQuery } from 'h3'
+import { listQuerySchema } from '../../../shared/submission'
+import { check } from '../../http/check'
 import { route } from '../../http/route'
+import { listPieces } from '../../services/listing'
 
-/** An instructor's pieces in the order to be worked; a learner's own, newest first. */
-export default route('account', ({ account }) =>
-  account.role === 'instructor' ? listSubmissionsForInstructor(db(), account.id) : listSubmissionsOfLearner(db(), account.id))
+/** A window of an instructor's shelf in the order to be worked; of a learner's own pieces, newest first. */
+export default route('account', ({ event, account }) => listPieces(account, check(listQuerySchema, getQuery(event))))

@@ -8,6 +8,8 @@ import { createRaster, diagonalOf, type Raster } from '../../../core/picture/ras
 import { applyTrial } from '../../../core/trial/apply'
 import { reachOf } from '../../../core/trial/reach'
 import type { Trial } from '../../../core/trial/trial'
+import { openPicture } from '../decode'
+import type { Progress } from '../protocol'
 import { differenceOf } from './difference'
 
 export interface LayeredCorrection {
@@ -18,12 +20,9 @@ export interface LayeredCorrection {
   readonly trial: Trial | null
 }
 
-/** Told as the work goes on, 0–1. */
-export type Progress = (share: number) => void
-
 /** Every pixel of a stored original, upright, in sRGB. */
 export async function decodeFull(bytes: Uint8Array): Promise<Raster> {
-  const { data, info } = await sharp(bytes, { limitInputPixels: false, pages: 1 }).rotate().toColourspace('srgb').ensureAlpha().raw({ depth: 'uchar' }).toBuffer({ resolveWithObject: true })
+  const { data, info } = await openPicture(bytes).rotate().toColourspace('srgb').ensureAlpha().raw({ depth: 'uchar' }).toBuffer({ resolveWithObject: true })
   return { width: info.width, height: info.height, data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.length) }
 }
 

@@ -1,5 +1,6 @@
 import { rubricSchema } from '../../../../shared/score'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { writeRubric } from '../../../services/standards'
 
 export default route('instructor', async ({ event, account }) => {

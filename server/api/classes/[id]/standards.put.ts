@@ -1,5 +1,6 @@
 import { standardsSchema } from '../../../../shared/standards'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { writeStandards } from '../../../services/standards'
 
 /** Null returns to the shipped standards. */

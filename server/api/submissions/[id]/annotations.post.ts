@@ -1,10 +1,12 @@
-import { getRequestURL, readBody } from 'h3'
+import { ANNOTATION_BYTES } from '../../../../shared/annotation'
+import { readJson } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
+import { publicOrigin } from '../../../http/sender'
 import { readAnnotations } from '../../../services/annotations'
 import { pictureName } from '../../../services/exporting'
 
 /** Annotations as JSON-LD: a page, a list, or one. */
 export default route('instructor', async ({ event, account }) => {
   const id = idParam(event)
-  return readAnnotations(account, id, await readBody<unknown>(event).catch(() => undefined), pictureName(getRequestURL(event).origin, id))
+  return readAnnotations(account, id, await readJson(event, ANNOTATION_BYTES), pictureName(publicOrigin(event), id))
 })

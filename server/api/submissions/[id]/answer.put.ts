@@ -1,5 +1,6 @@
 import { answerInputSchema } from '../../../../shared/critique'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { answerBack } from '../../../services/after-release'
 
 export default route('instructor', async ({ event, account }) => {

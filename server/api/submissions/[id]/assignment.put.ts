@@ -1,5 +1,6 @@
 import { assignInputSchema } from '../../../../shared/critique'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { assignExercise } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {

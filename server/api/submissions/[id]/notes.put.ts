@@ -1,5 +1,6 @@
 import { notesChangeSchema } from '../../../../shared/notes'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { changeNotes } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {

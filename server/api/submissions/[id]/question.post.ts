@@ -1,5 +1,6 @@
 import { questionInputSchema } from '../../../../shared/critique'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { askBack } from '../../../services/after-release'
 
 export default route('learner', async ({ event, account }) => {

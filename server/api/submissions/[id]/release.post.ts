@@ -1,10 +1,11 @@
-import { readBody } from 'h3'
 import { releaseInputSchema } from '../../../../shared/critique'
-import { check, idParam, route } from '../../../http/route'
+import { readJson } from '../../../http/body'
+import { check } from '../../../http/check'
+import { idParam, route } from '../../../http/route'
 import { releaseCritique } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {
-  const { note } = check(releaseInputSchema, await readBody(event).catch(() => null) ?? {})
+  const { note } = check(releaseInputSchema, await readJson(event) ?? {})
   await releaseCritique(account, idParam(event), new Date(), note)
   return {}
 })

@@ -1,5 +1,6 @@
 import { timeSchema } from '../../../../shared/score'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { addTime } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {

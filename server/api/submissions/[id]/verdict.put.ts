@@ -1,5 +1,6 @@
 import { verdictInputSchema } from '../../../../shared/critique'
-import { body, idParam, route } from '../../../http/route'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
 import { writeVerdict } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {

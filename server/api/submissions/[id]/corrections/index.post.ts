@@ -1,5 +1,6 @@
 import { correctionInputSchema } from '../../../../../shared/critique'
-import { body, idParam, route } from '../../../../http/route'
+import { body } from '../../../../http/body'
+import { idParam, route } from '../../../../http/route'
 import { addCorrection } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => ({

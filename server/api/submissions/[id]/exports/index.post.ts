@@ -1,5 +1,6 @@
 import { exportInputSchema } from '../../../../../shared/export'
-import { body, idParam, route } from '../../../../http/route'
+import { body } from '../../../../http/body'
+import { idParam, route } from '../../../../http/route'
 import { beginExport } from '../../../../services/making'
 
 export default route('account', async ({ event, account }) => beginExport(account, idParam(event), (await body(event, exportInputSchema)).name))

@@ -1,0 +1,63 @@
+/** The two lanes of heavy work, and what may be asked of them. Nothing small waits behind full-size work. */
+import { availableParallelism } from 'node:os'
+import { join } from 'node:path'
+import type { Refusal } from './decode'
+import type { ExportTask, Upright } from './export.worker'
+import { Lane } from './lane'
+import type { Ingested, MeasureRequest, measure } from './picture.worker'
+import type { Progress } from './protocol'
+
+/** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
+const LIMIT = { ingest: 8000, measure: 15_000, upright: 30_000, export: 120_000 } as const
+
+interface Lanes {
+  /** Hand-ins and measurements, at the working size. */
+  readonly picture: Lane
+  /** Exports and full sizes: every pixel of an original. */
+  readonly full: Lane
+}
+let lanes: Lanes | null = null
+
+/** @param folder of the bundled workers. */
+export function openWorkers(folder: string): void {
+  const fileOf = (name: string): string => join(folder, `${name}.worker.mjs`)
+  lanes = {
+    picture: new Lane({ file: fileOf('picture'), processes: Math.max(1, availableParallelism() - 1) }),
+    full: new Lane({ file: fileOf('export'), processes: 1 })
+  }
+  lanes.picture.warm()
+}
+
+export function closeWorkers(): void {
+  lanes?.picture.close()
+  lanes?.full.close()
+  lanes = null
+}
+
+function workers(): Lanes {
+  if (!lanes) throw new Error('the workers are not open')
+  return lanes
+}
+
+/** @param file of the upload. @throws TaskTooLong. */
+export const ingestPicture = (file: string, who: string): Promise<Ingested | Refusal> =>
+  workers().picture.run({ name: 'ingest', request: { file }, who, limitMs: LIMIT.ingest })
+
+export const measureStored = (request: MeasureRequest, who: string): ReturnType<typeof measure> =>
+  workers().picture.run({ name: 'measure', request, who, limitMs: LIMIT.measure })
+
+/** @param original file that holds it. @param file that the picture is written to. */
+export const makeUpright = (original: string, file: string, who: string): Promise<Upright> =>
+  workers().full.run({ name: 'upright', request: { original, file }, who, limitMs: LIMIT.upright })
+
+export interface RunningExport {
+  readonly task: ExportTask
+  readonly file: string
+  readonly who: string
+  readonly progress: Progress
+  readonly signal: AbortSignal
+}
+
+/** @throws when it fails, or once it is called off by the signal. */
+export const runExport = ({ task, file, who, progress, signal }: RunningExport): Promise<void> =>
+  workers().full.run({ name: 'make', request: { task, file }, who, limitMs: LIMIT.export, progress, signal })

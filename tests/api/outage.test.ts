@@ -1,0 +1,81 @@
+/** The database frozen, killed and back; the server killed: a sentence meanwhile, and afterwards everything goes on by itself. */
+import { once } from 'node:events'
+import { readdirSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { createConnection } from 'mysql2/promise'
+import type { RowDataPacket } from 'mysql2/promise'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import type { ErrorBody } from '../../shared/errors'
+import { picture, type Person } from './client'
+import { House, until } from './house'
+
+let house: House, learner: Person, instructor: Person
+beforeAll(async () => {
+  house = await House.open()
+  learner = await house.signedIn('learner')
+  instructor = await house.signedIn('instructor')
+})
+afterAll(() => house.close())
+
+async function handIn(title: string): Promise<number> {
+  const answer = await learner.handIn(await picture(900, 700), { title })
+  if (!answer.ok) throw new Error(`${title}: ${answer.status} ${await answer.text()}`)
+  return ((await answer.json()) as { id: number }).id
+}
+const states = async (): Promise<string[]> => {
+  const connection = await createConnection({ uri: house.database.url })
+  const [rows] = await connection.query<RowDataPacket[]>('SELECT state FROM measurements')
+  await connection.end()
+  return rows.map(row => row.state as string)
+}
+const allMeasured = (): Promise<void> => until('everything measured', async () => (await states()).every(state => state === 'done'), 40_000)
+
+it('a frozen database is said within seconds, and forgotten when it thaws', async () => {
+  await handIn('Before the frost')
+  house.database.process.kill('SIGSTOP')
+  const from = Date.now(), answers = await Promise.all([instructor.fetch('/submissions'), instructor.fetch('/shelves'), learner.handIn(await picture())])
+  for (const answer of answers) expect([answer.status, ((await answer.json()) as ErrorBody).error]).toEqual([503, { code: 'unavailable', message: expect.stringContaining('does not answer just now') }])
+  expect(answers[0]!.headers.get('retry-after')).toBe('2')
+  expect(Date.now() - from).toBeLessThan(12_000)
+  house.database.process.kill('SIGCONT')
+  await until('served again', async () => (await instructor.fetch('/submissions')).ok, 10_000)
+  await allMeasured()
+})
+
+it('a database killed while pieces are measured leaves none of them stuck when it is back', async () => {
+  const ids = await Promise.all(['One', 'Two', 'Three'].map(handIn))
+  await until('one is being measured', async () => (await states()).includes('measuring'))
+  house.database.process.kill('SIGKILL')
+  await once(house.database.process, 'exit')
+  expect((await instructor.fetch('/submissions')).status).toBe(503)
+  expect((await instructor.json('POST', `/submissions/${ids[0]}/measure`)).status).toBe(503)
+  await house.startDatabase()
+  // Nobody hands anything in, and nobody asks: it is taken up all the same.
+  await allMeasured()
+  expect((await instructor.fetch('/submissions')).status).toBe(200)
+})
+
+it('a server killed while it takes work in loses none that it had answered for, and its scratch goes with the next', async () => {
+  const sent = Array.from({ length: 6 }, (_, i) => handIn(`Killed ${i}`).then(() => 1, (error: Error) => { console.log(error.message); return 0 }))
+  await until('one is in', async () => (await states()).length >= 5)
+  process.kill(-house.server.pid!, 'SIGKILL')
+  await once(house.server, 'exit')
+  const answered = (await Promise.all(sent)).reduce((sum, n) => sum + n, 0 as number)
+  expect((await states()).length).toBeGreaterThanOrEqual(4 + answered)
+  const scratch = `critica-scratch-${house.server.pid}`
+  expect(readdirSync(tmpdir())).toContain(scratch)
+  await house.startServer()
+  expect(readdirSync(tmpdir())).not.toContain(scratch)
+  await allMeasured()
+})
+
+it('both killed at once come back to the same pieces', async () => {
+  const before = (await states()).length
+  house.database.process.kill('SIGKILL')
+  process.kill(-house.server.pid!, 'SIGKILL')
+  await Promise.all([once(house.database.process, 'exit'), once(house.server, 'exit')])
+  await house.startDatabase()
+  await house.startServer()
+  expect(await states()).toHaveLength(before)
+  expect(((await (await instructor.fetch('/submissions?most=100')).json()) as { items: unknown[] }).items).toHaveLength(before)
+})
