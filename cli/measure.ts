@@ -4,14 +4,19 @@
  */
 import { readFile } from 'node:fs/promises'
 import { z } from 'zod'
+import { nothingKnown } from '../core/critique/piece/known'
+import { measurePiece } from '../core/critique/piece/measure'
+import { readingsOfPiece } from '../core/critique/piece/readings'
+import { DEFAULT_STANDARDS } from '../core/critique/standards'
 import { measurePicture } from '../core/measure/picture'
+import { planesOf } from '../core/picture/planes'
 import type { Area } from '../core/picture/area'
 import { WHEEL_NAMES } from '../core/wheel/steps'
 import { decodePicture, READABLE } from '../server/work/decode'
 import { reportSchema } from '../shared/report'
 import { command, oneOf, readArguments, UsageError } from './arguments'
 
-const OPTIONS = { wheel: { type: 'string' }, ground: { type: 'string' }, focus: { type: 'string' }, areas: { type: 'string' }, pairs: { type: 'string' } } as const
+const OPTIONS = { wheel: { type: 'string' }, ground: { type: 'string' }, focus: { type: 'string' }, areas: { type: 'string' }, pairs: { type: 'string' }, readings: { type: 'boolean' } } as const
 
 const box = z.tuple([z.number(), z.number(), z.number().positive(), z.number().positive()])
 const areasFile = z.array(z.object({ name: z.string().min(1), area: z.union([box, z.array(z.tuple([z.number(), z.number()])).min(3)]) })).min(1)
@@ -49,7 +54,7 @@ await command(async () => {
   const wheel = oneOf('wheel', values.wheel, WHEEL_NAMES)
   oneOf('ground', values.ground, ['grey', 'white', 'black'])
   const focus = readFocus(values.focus)
-  const areas = (await readJson('areas', values.areas, areasFile, '[{ "name", "area": [x,y,w,h] or [[x,y],…] }]') ?? []).map(({ name, area }) => ({ name, area: areaOf(area) }))
+  const areas = (await readJson('areas', values.areas, areasFile, '[{ "name", "area": [x,y,w,h] or [[x,y],…] }]') ?? []).map(({ name, area }, id) => ({ id, name, area: areaOf(area) }))
   const pairs = (await readJson('pairs', values.pairs, pairsFile, '[{ "name", "lit": [x,y,w,h], "shadow": [x,y,w,h] }]') ?? []).map(({ name, lit, shadow }) => ({ name, lit: boxArea(lit), shadow: boxArea(shadow) }))
   let failed = false
   for (const file of positionals) {
@@ -63,7 +68,12 @@ await command(async () => {
     try {
       const outcome = await decodePicture(await readFile(file), READABLE)
       if (outcome.kind === 'refused') return { file, error: outcome.message }
-      return { file, ...reportSchema.parse(measurePicture(outcome.raster, outcome.source, { wheel, focus, areas, pairs })) }
+      const { raster, source } = outcome, known = { ...nothingKnown(wheel), focus, areas, pairs }
+      const pixels = { raster, planes: planesOf(raster) }
+      // Everything that is said beside the report costs time: only those who ask for it wait for it.
+      if (!values.readings) return { file, ...reportSchema.parse(measurePicture(raster, source, { wheel, focus, areas, pairs }, pixels.planes)) }
+      const measures = measurePiece(pixels, source, known), readings = readingsOfPiece(measures, known, { ...DEFAULT_STANDARDS, wheel })
+      return { file, ...reportSchema.parse(measures.report), readings: readings.map(({ id, station, verdict, sentence }) => ({ id, station, verdict, sentence })) }
     } catch (error) {
       const { code, message } = error as NodeJS.ErrnoException
       return { file, error: code === 'ENOENT' ? 'There is no such file.' : code === 'EISDIR' ? 'This is a folder, not a picture.' : message }

@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { PURPOSES } from '../core/export/annotations'
 import { selectedBy } from '../core/export/selectors'
-import { correctionInputSchema, stationSchema, targetSchema, type CorrectionInput } from './critique'
+import { correctionInputSchema, type CorrectionInput } from './critique'
 import { areaSchema } from './area'
 import { markSchema } from './mark'
+import { stationSchema } from './station'
+import { targetSchema } from './target'
 import { trialSchema } from './trial'
 
 const object = z.record(z.string(), z.unknown())

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { exerciseKeySchema } from './critique'
+import { exerciseKeySchema } from './exercise'
 
 export const checkResultSchema = z.object({
   id: z.string(),

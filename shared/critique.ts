@@ -1,31 +1,14 @@
 import { z } from 'zod'
-import { STATIONS, type Station } from '../core/critique/reading'
-import type { Target } from '../core/critique/target'
-import { EXERCISE_KEYS } from '../core/exercise'
 import { areaSchema } from './area'
+import { exerciseKeySchema } from './exercise'
 import { markSchema } from './mark'
 import { notesSchema } from './notes'
-import { sectorSchemeSchema } from './scheme'
+import { readingListSchema } from './reading'
 import { rubricSchema, scoredSchema } from './score'
 import { standardsSchema } from './standards'
+import { stationSchema } from './station'
+import { targetSchema } from './target'
 import { trialSchema } from './trial'
-
-export const stationSchema = z.enum(STATIONS as [Station, ...Station[]])
-export const exerciseKeySchema = z.enum(EXERCISE_KEYS)
-
-const shareBound = z.number().min(0).max(1)
-const temperatureBound = z.number().min(-100).max(100)
-export const targetSchema = z.union([
-  z.object({ measure: z.literal('range'), atLeast: z.number().min(0).max(100) }),
-  z.object({ measure: z.literal('separation'), atLeast: z.number().min(0).max(100) }),
-  z.object({ measure: z.literal('near-black'), atMost: shareBound }),
-  z.object({ measure: z.literal('coverage'), scheme: sectorSchemeSchema, atLeast: shareBound }),
-  z.object({ measure: z.literal('evenness'), atMost: shareBound }),
-  z.object({ measure: z.literal('focus-rank'), atMost: z.int().min(1).max(5) }),
-  z.object({ measure: z.literal('temperature'), atMost: temperatureBound }),
-  z.object({ measure: z.literal('temperature'), atLeast: temperatureBound }),
-  z.object({ measure: z.literal('line-dependence'), atMost: shareBound })
-]) satisfies z.ZodType<Target>
 
 const words = z.string().trim().max(2000)
 
@@ -97,6 +80,10 @@ export const critiqueSchema = z.object({
   /** The class's rubric as it is now. */
   rubric: rubricSchema,
   score: scoredSchema.nullable(),
+  /** Every sentence of the piece: as it is measured now, or as it was released. */
+  readings: readingListSchema,
+  /** They are of everything that is known by now. */
+  current: z.boolean(),
   /** Seconds the instructor has worked on it; 0 for the learner. */
   seconds: z.int().min(0)
 })

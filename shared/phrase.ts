@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stationSchema } from './critique'
+import { stationSchema } from './station'
 
 export const phraseFieldSchema = z.enum(['what', 'todo'])
 export type PhraseField = z.infer<typeof phraseFieldSchema>

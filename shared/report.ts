@@ -1,17 +1,18 @@
 /** The one schema of the report, shared by server, client and command line (measures §10). */
 import { z } from 'zod'
 import type { Report } from '../core/measure/report'
+import { contractOf } from './contract'
 import { schemeNameSchema, stepSchema, wheelSchema } from './scheme'
 
 export const share = z.number().min(0).max(1.001) // rounding may lift a sum by one last digit
 export const value = z.number().min(0).max(100)
 export const degrees = z.number().min(0).lt(360)
-const temperature = z.number().min(-100).max(100)
+export const temperature = z.number().min(-100).max(100)
 
 export const notMeasurableSchema = z.object({ kind: z.literal('not-measurable'), reason: z.string().min(1) })
-const measured = <T extends z.ZodType>(schema: T) => z.union([schema, notMeasurableSchema])
+export const measured = <T extends z.ZodType>(schema: T) => z.union([schema, notMeasurableSchema])
 
-const valueSchema = z.object({
+export const valueSchema = z.object({
   darkest: value,
   lightest: value,
   range: value,
@@ -92,7 +93,7 @@ export const separationSchema = z.object({
   merges: z.boolean()
 })
 
-export const reportSchema = z.object({
+export const reportSchema = contractOf<Report>()(z.object({
   version: z.int(),
   picture: z.object({ format: z.string(), sourceWidth: z.int().positive(), sourceHeight: z.int().positive(), width: z.int().positive(), height: z.int().positive(), transparent: share }),
   wheel: wheelSchema,
@@ -104,4 +105,4 @@ export const reportSchema = z.object({
   composition: measured(compositionSchema),
   light: measured(lightSchema).optional(),
   separation: z.array(measured(separationSchema)).optional()
-}) satisfies z.ZodType<Report>
+}))

@@ -66,7 +66,6 @@ export function usePieceList(shelf: () => Shelf | null) {
     wait.value = FIRST_LOOK_MS
     if (pieces.value.some(underWay)) timer.start()
   }
-  watch(shelf, open)
-  onMounted(open)
+  watch(shelf, open, { immediate: true })
   return { pieces, next, ready, problem, more }
 }

@@ -29,7 +29,8 @@ export function useVerdictWords() {
   const again = useTimeoutFn(() => void write(), wait, { immediate: false })
   async function write(): Promise<void> {
     again.stop()
-    if (bench.released || !changed.value) return kept.drop()
+    if (bench.released) return
+    if (!changed.value) return kept.drop()
     await bench.writeVerdict(works.value, verdict.value)
     if (bench.unanswered) {
       again.start()

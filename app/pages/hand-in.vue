@@ -16,7 +16,6 @@ const form = reactive({ classId: null as number | null, title: '', stage: 'finis
 const problem = ref(''), busy = ref(false)
 const wordsSchema = z.object({ title: z.string(), stage: stageSchema, medium: z.string(), question: z.string(), about: z.string(), plannedScheme: z.string() })
 const kept = keptWords(useSessionStore().account!.id, `hand-in:${route.query.exercise ?? 'new'}`, wordsSchema)
-watch(form, () => kept.keep(form))
 
 onMounted(async () => {
   try {
@@ -35,6 +34,7 @@ onMounted(async () => {
   }
   // What was written before a reload or a lost line; the file is chosen again.
   Object.assign(form, kept.read())
+  watch(form, () => kept.keep(form))
 })
 
 const stages = stageSchema.options.map(value => ({ value, title: STAGE_WORDS[value] }))

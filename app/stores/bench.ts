@@ -3,13 +3,15 @@ import { submissionSchema, type Submission } from '~~/shared/submission'
 import { critiqueSchema, FOCUS_NAME, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
 import type { Judged, Notes } from '~~/shared/notes'
 import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
-import { readingsOf, type DeclaredFit } from '~~/core/critique/readings'
+import type { PieceKnown } from '~~/core/critique/piece/known'
+import type { PieceMeasures } from '~~/core/critique/piece/measure'
+import { readingsOfPiece, type PieceReading } from '~~/core/critique/piece/readings'
 import { STATION_LETTER, type Reading, type Station } from '~~/core/critique/reading'
 import type { LensRequest } from '~~/core/lens/lens'
 import type { Area } from '~~/core/picture/area'
-import type { HarmonySection, Measured, Report } from '~~/core/measure/report'
+import type { Report } from '~~/core/measure/report'
 import type { WheelName } from '~~/core/wheel/steps'
-import type { FocusedSections, TriedArea } from '~/workers/protocol'
+import type { TriedArea } from '~/workers/protocol'
 import { createDrawing } from './drawing'
 import { createEdits } from './edits'
 
@@ -37,10 +39,10 @@ export const useBenchStore = defineStore('bench', () => {
   const trying = ref<number | 'all' | null>(null)
   /** What a demonstration is being painted with. */
   const brush = shallowRef<{ readonly hex: string, readonly width: number } | null>(null)
-  const declared = shallowRef<DeclaredFit | null>(null)
-  /** Sections of the report measured again: with the intended focus, or on another wheel than it was stored with. */
-  const focused = shallowRef<FocusedSections | null>(null)
-  const otherWheel = shallowRef<{ wheel: WheelName, harmony: Measured<HarmonySection> } | null>(null)
+  /** The piece as the worker measured it, with what is known now; null while what the server measured still holds. */
+  const measures = shallowRef<PieceMeasures | null>(null)
+  /** A wheel looked through other than the class's. */
+  const ownWheel = ref<WheelName | null>(null)
   /** Numbered places that the reading on show points at. */
   const points = shallowRef<Reading['points']>(undefined)
   /** An area shown filled, as its plain shape. */
@@ -51,11 +53,21 @@ export const useBenchStore = defineStore('bench', () => {
   const edits = createEdits({ critique, refresh: refreshCritique, path })
 
   const stored = computed(() => (submission.value?.measurement.state === 'done' ? submission.value.measurement.report : null))
-  const report = computed<Report | null>(() => stored.value && { ...stored.value, ...focused.value, ...otherWheel.value })
+  const report = computed<Report | null>(() => measures.value?.report ?? stored.value)
   const released = computed(() => critique.value?.state === 'released')
   const standards = computed<HouseStandards>(() => critique.value?.standards ?? DEFAULT_STANDARDS)
   const notes = computed<Notes>(() => critique.value!.notes)
-  const readings = computed<Reading[]>(() => (report.value ? readingsOf(report.value, { standards: standards.value, declared: declared.value }) : []))
+  /** What is known of the piece beside its pixels. */
+  const known = computed<PieceKnown>(() => {
+    const { pairs, surroundings, stops, firstEye } = notes.value, drawn = critique.value!.areas
+    return {
+      wheel: ownWheel.value ?? standards.value.wheel, plan: submission.value!.plannedScheme, pairs, surroundings, stops, firstEye,
+      focus: drawn.find(a => a.name === FOCUS_NAME)?.area ?? null, areas: drawn.filter(a => a.name !== FOCUS_NAME)
+    }
+  })
+  /** Every sentence of the piece: as measured here, or as the server has them; a released critique keeps its own. */
+  const readings = computed<readonly PieceReading[]>(() => (!critique.value ? []
+    : measures.value && !released.value ? readingsOfPiece(measures.value, known.value, standards.value) : critique.value.readings))
   /** The area the piece is about, by its name. */
   const focusArea = computed(() => critique.value?.areas.find(a => a.name === FOCUS_NAME) ?? null)
   const areas = computed(() => (critique.value?.areas ?? []).map(a => (a.id === reshaping.value?.id ? reshaping.value : a)))
@@ -74,7 +86,7 @@ export const useBenchStore = defineStore('bench', () => {
     edits.conflict.value = null
     submission.value = await api(submissionSchema, `/submissions/${id}`)
     critique.value = await api(critiqueSchema, path('/critique'))
-    declared.value = focused.value = otherWheel.value = draft.value = reshaping.value = silhouette.value = null
+    measures.value = ownWheel.value = draft.value = reshaping.value = silhouette.value = null
     points.value = undefined
     trials.value = []
     trying.value = null
@@ -102,7 +114,7 @@ export const useBenchStore = defineStore('bench', () => {
   const { history, ...editing } = edits
 
   return {
-    submission, critique, station, lens, comparing, draft, drafts, begin, trials, sliding, trying, brush, declared, focused, otherWheel, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,
+    submission, critique, station, lens, comparing, draft, drafts, begin, trials, sliding, trying, brush, measures, ownWheel, known, points, silhouette, reshaping, focusArea, areas, report, released, standards, notes,
     readings, shownLens, unseen, tool: drawing.tool, sketch: drawing.sketch, marking: drawing.marking, canUndo: history.canUndo, canRedo: history.canRedo,
     open, refreshSubmission, refreshCritique, judgementOf, drawArea: drawing.area, drawMark: drawing.mark, pickPoint: drawing.point, finishDrawing: drawing.finish, drop: drawing.drop, undo: history.undo, redo: history.redo,
     ...editing, visit, measureAgain

@@ -5,7 +5,6 @@ import { standardsSchema } from '../../shared/standards'
 import { trialSchema } from '../../shared/trial'
 import { SCHOOLS, shown, STANDARD_FIELDS, stored } from '../composables/standardFields'
 import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting } from '../composables/trialSliders'
-import { planesMarked } from '../composables/planesMarked'
 import { createDrawing } from './drawing'
 import { createHistory } from './history'
 
@@ -68,10 +67,5 @@ describe('forms', () => {
     expect(withOperation(muted, 'light', { kind: 'light', ratio: [1, 1, 1] }).operations[0]).toMatchObject({ kind: 'light' })
     expect(withSetting(muted, chroma, 1).operations).toEqual([{ kind: 'value', by: -12 }])
     for (const s of TRIAL_SLIDERS) for (const end of [s.low, s.high]) expect(settingOf(trialSchema.parse(withSetting(NO_TRIAL, s, end)) as typeof NO_TRIAL, s)).toBe(end)
-  })
-
-  it('know areas by the names of planes', () => {
-    const area = { kind: 'rectangle', x: 0, y: 0, w: 1, h: 1 } as const
-    expect(planesMarked([{ id: 1, name: 'Foreground', area }, { id: 2, name: 'the boat', area }, { id: 3, name: 'background', area }])).toEqual({ near: area, far: area })
   })
 })

@@ -9,7 +9,7 @@ const CODE = `
   const { parentPort } = require('node:worker_threads')
   const { expose } = require('comlink')
   const nodeEndpoint = require('comlink/dist/umd/node-adapter')
-  const answers = { async histogram() { return [1, 2, 3] }, async hues() { throw new RangeError('no such wheel: oval') }, async greys() { return new Promise(() => {}) }, async scatter() { setTimeout(() => { throw new Error('out of memory') }); return new Promise(() => {}) } }
+  const answers = { async histogram() { return [1, 2, 3] }, async hues() { throw new RangeError('no such wheel: oval') }, async framings() { return new Promise(() => {}) }, async scatter() { setTimeout(() => { throw new Error('out of memory') }); return new Promise(() => {}) } }
   expose(answers, nodeEndpoint(parentPort))
 `
 class BrowserWorker extends EventTarget {
@@ -29,7 +29,7 @@ afterEach(() => {
   for (const worker of open.splice(0)) worker.terminate()
   vi.unstubAllGlobals()
 })
-const never = (w: PictureWorker) => w.greys()
+const never = (w: PictureWorker) => w.framings()
 
 it('answers, and hands on what was thrown', async () => {
   const client = openPictureWorker()

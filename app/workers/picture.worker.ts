@@ -2,27 +2,17 @@
 import { expose, transfer } from 'comlink'
 import { formatHex } from '~~/core/colour/srgb'
 import { temperatureOf } from '~~/core/colour/temperature'
+import { depthOf, measureArea, measurePiece } from '~~/core/critique/piece/measure'
 import { renderLens, type LensRequest } from '~~/core/lens/lens'
-import { silhouetteOf } from '~~/core/measure/composition'
-import { fitTo } from '~~/core/measure/declared'
-import { measureDepth } from '~~/core/measure/depth'
-import { cutOutOf, edgeMaps, measureEdges, type EdgeMaps } from '~~/core/measure/edges'
 import { attentionOf } from '~~/core/measure/attention/attention'
-import { measureFocus, pullsOf, readingOrder } from '~~/core/measure/focus'
+import { pullsOf } from '~~/core/measure/focus'
 import { readFramings } from '~~/core/measure/framing'
-import { greyDisagreements } from '~~/core/measure/greys'
-import { measureHarmony } from '~~/core/measure/harmony'
 import { hueHistogram, type HueHistogram } from '~~/core/measure/hues'
-import { ambientOf, measureLight } from '~~/core/measure/light'
 import { chromaticBlacks, nearBlackPatches, nearWhitePatches } from '~~/core/measure/patches'
-import { isMeasured } from '~~/core/measure/report'
 import { scatterOf } from '~~/core/measure/scatter'
 import { fitAt, reportFit } from '~~/core/measure/scheme'
-import { meanOf, measureSeparation, RING_SHARE } from '~~/core/measure/separation'
-import { areaTemperature } from '~~/core/measure/temperature'
-import { readThumbnail } from '~~/core/measure/thumbnail'
-import { measureValue } from '~~/core/measure/value'
-import { discAt, ringOf, spansOf, type Area } from '~~/core/picture/area'
+import { meanOf, RING_SHARE } from '~~/core/measure/separation'
+import { ringOf, spansOf } from '~~/core/picture/area'
 import { coarsen } from '~~/core/picture/distribution'
 import { planesOf, type Planes } from '~~/core/picture/planes'
 import { diagonalOf, type Raster } from '~~/core/picture/raster'
@@ -31,7 +21,6 @@ import { applyTrials } from '~~/core/trial/apply'
 import { effectNumbers } from '~~/core/trial/effect'
 import { describeColour } from '~~/core/wheel/describe'
 import type { WheelName } from '~~/core/wheel/steps'
-import type { Point } from '~~/shared/notes'
 import type { PictureWorker, Which } from './protocol'
 
 interface Held { readonly raster: Raster, readonly planes: Planes }
@@ -56,14 +45,7 @@ function reduced(edge: number, which: Which): Held {
   return made
 }
 
-/** The maps of a figure's edges, made when first asked for. */
-let edges: EdgeMaps | null = null
-
 const hues = (wheel: WheelName): HueHistogram => hueHistogram(picture().raster, picture().planes, wheel)
-
-/** What a picked point is averaged over, as a share of the diagonal. */
-const SAMPLE_RADIUS = 0.012
-const sampleAt = ({ x, y }: Point): Area => discAt(x, y, SAMPLE_RADIUS, picture().raster)
 
 const worker: PictureWorker = {
   async load(file, which) {
@@ -95,19 +77,8 @@ const worker: PictureWorker = {
     return [...weight].map(w => (totalWeight > 0 ? w / totalWeight : 0))
   },
 
-  async separation(name, area) {
-    return measureSeparation(name, area, picture().planes, picture().raster)
-  },
-
-  async focused(area) {
-    const { planes } = picture()
-    return { focus: measureFocus(planes, area), edges: measureEdges(planes, area) }
-  },
-
-  async declared(scheme, wheel) {
-    const fit = fitTo(scheme, null, hues(wheel))
-    return fit && { scheme, coverage: fit.coverage, rotation: fit.rotation }
-  },
+  area: async (name, area) => measureArea(name, area, picture()),
+  piece: async (known, source) => measurePiece(picture(), source, known, held.get('reference')?.planes),
 
   async probe(x, y, wheel) {
     const { raster, planes } = picture()
@@ -122,38 +93,16 @@ const worker: PictureWorker = {
     return { ...describeColour(formatHex(raster.data.subarray(p, p + 3)), wheel), relativeTemperature: ring && own - temperatureOf(ring.oklab) }
   },
 
-  greys: async () => greyDisagreements(picture().raster, picture().planes),
   patches: async darksTemperature => ({
     black: nearBlackPatches(picture().planes).map(patch => ({ ...patch, blacks: chromaticBlacks(patch.value, darksTemperature) })),
     white: nearWhitePatches(picture().planes)
   }),
-  thumbnail: async focus => readThumbnail(picture().raster, picture().planes, focus),
-  depth: async areas => measureDepth(areas, picture().planes, picture().raster),
+  depth: async areas => depthOf(areas, picture()),
 
-  async figure(area) {
-    const { raster, planes } = picture()
-    edges ??= edgeMaps(planes)
-    return { temperature: areaTemperature(area, planes, raster), cutOut: cutOutOf(area, planes, edges), silhouette: silhouetteOf(area, raster.width, raster.height) }
-  },
-
-  harmony: async wheel => measureHarmony(picture().raster, picture().planes, wheel),
   schemeAt: async (scheme, rotation, wheel) => (hues(wheel).totalWeight > 0 ? reportFit(fitAt(scheme, hues(wheel).weight, ((Math.round(rotation) % 360) + 360) % 360)) : null),
   scatter: async () => scatterOf(picture().raster, picture().planes),
 
   pulls: async points => pullsOf(points, attentionOf(picture().planes)),
-
-  async route(stops) {
-    const focus = measureFocus(picture().planes, null)
-    return readingOrder(isMeasured(focus) ? focus.peaks : [], stops)
-  },
-
-  async light(pairs, surroundings) {
-    const { raster, planes } = picture()
-    const whole = pairs.flatMap(({ name, lit, shadow }) => (shadow ? [{ name, lit: sampleAt(lit), shadow: sampleAt(shadow) }] : []))
-    const section = measureLight(whole, planes, raster)
-    const around = surroundings && meanOf(spansOf(sampleAt(surroundings), raster.width, raster.height), planes, raster)
-    return { section, ambient: around && isMeasured(section) ? ambientOf(section.consensus, around.linear) : null }
-  },
 
   framings: async () => readFramings(picture().raster),
 
@@ -173,7 +122,6 @@ const worker: PictureWorker = {
     return meanOf(spansOf(area, raster.width, raster.height), planes, raster)?.linear ?? null
   },
 
-  referenceValue: async () => measureValue(picture('reference').planes)
 }
 
 expose(worker)

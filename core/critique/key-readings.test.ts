@@ -1,8 +1,9 @@
 import { expect, it } from 'vitest'
 import { keyReadings } from './key-readings'
-import type { Reading, ReadingVerdict } from './reading'
+import type { PieceReading } from './piece/readings'
+import type { ReadingVerdict } from './reading'
 
-const reading = (id: string, verdict: ReadingVerdict): Reading => ({ id, station: 'values', verdict, sentence: id, why: '', trains: [] })
+const reading = (id: string, verdict: ReadingVerdict): PieceReading => ({ id, key: id, on: 'picture', area: null, station: 'values', verdict, sentence: id, why: '', trains: [] })
 const all = [reading('a', 'works'), reading('b', 'look'), reading('c', 'fix'), reading('d', 'fix'), reading('e', 'works')]
 const names = (source: Partial<Parameters<typeof keyReadings>[0]>, most = 9): string[] => keyReadings({ readings: all, judged: [], marked: [], ...source }, most).map(r => `${r.id} ${r.verdict}`)
 

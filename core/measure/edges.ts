@@ -4,6 +4,7 @@ import { boxPlane } from '../picture/blur'
 import { closeGrid, createGrid, GRID_MOST, type Grid } from '../picture/closing'
 import { createPlane, halvePlane, type Plane } from '../picture/plane'
 import { ringOf, spansOf, type Area, type Spans } from '../picture/area'
+import { perPlanes } from '../picture/per-planes'
 import type { Planes } from '../picture/planes'
 import { diagonalOf, WORKING_EDGE } from '../picture/raster'
 import { meanDeviation, percentile } from '../picture/distribution'
@@ -58,7 +59,10 @@ function detailOf(gradient: Float32Array, { width, height }: Planes, edge: numbe
   return detail
 }
 
-export function edgeMaps(planes: Planes): EdgeMaps {
+/** Kept with the planes: the report, the lenses and every figure read the same maps. */
+export const edgeMaps = perPlanes(makeEdgeMaps)
+
+function makeEdgeMaps(planes: Planes): EdgeMaps {
   const { width, height, value } = planes
   const scale = Math.max(width, height) / WORKING_EDGE
   const gradient = new Float32Array(value.length)

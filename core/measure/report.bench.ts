@@ -79,8 +79,9 @@ task('culori: its converter per pixel', () => {
   for (let i = 0; i < count; i++) culoriOklab({ mode: 'rgb', r: rgb[i * 3] / 255, g: rgb[i * 3 + 1] / 255, b: rgb[i * 3 + 2] / 255 })
 }, 3)
 for (const request of LENSES) task(`lens: ${request.name}${'grey' in request ? ` ${request.grey}` : ''}`, () => renderLens(request, raster, planes, out))
-task('map: attention', () => attentionOf(planes))
-task('map: sharpness', () => edgeMaps(planes))
+// Planes of their own each time: maps are kept with their planes.
+task('map: attention', () => attentionOf({ ...planes }))
+task('map: sharpness', () => edgeMaps({ ...planes }))
 task('area reading while dragging', () => measureSeparation('area', { kind: 'rectangle', x: 0.3, y: 0.3, w: 0.3, h: 0.35 }, planes, raster))
 
 await runAll(15)

@@ -1,7 +1,8 @@
 /** Corrections, in their order of importance. */
 import { areaSchema } from '../../shared/area'
-import { targetSchema, type Correction, type CorrectionInput } from '../../shared/critique'
+import type { Correction, CorrectionInput } from '../../shared/critique'
 import { markSchema } from '../../shared/mark'
+import { targetSchema } from '../../shared/target'
 import { trialSchema } from '../../shared/trial'
 import type { Station } from '../../core/critique/reading'
 import type { Changed, Db, Row } from './pool'

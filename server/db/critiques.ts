@@ -1,6 +1,8 @@
+import type { PieceReading } from '../../core/critique/piece/readings'
 import type { Critique } from '../../shared/critique'
 import { scoredSchema, type Scored } from '../../shared/score'
 import { notesSchema, type Notes } from '../../shared/notes'
+import { readingListSchema } from '../../shared/reading'
 import type { Changed, Db, Row } from './pool'
 
 export type CritiqueHead = Pick<Critique, 'state' | 'revision' | 'works' | 'verdict' | 'releasedAt' | 'score' | 'seconds' | 'amendedNote' | 'questionBack' | 'answer'>
@@ -47,9 +49,22 @@ export async function addSeconds(db: Db, submissionId: number, seconds: number):
   await db.execute('UPDATE critiques SET seconds = seconds + ? WHERE submission_id = ?', [seconds, submissionId])
 }
 
-/** @param note what was changed, when it had been released before. */
-export async function markReleased(db: Db, submissionId: number, at: Date, note: string): Promise<void> {
-  await db.execute('UPDATE critiques SET state = \'released\', released_at = ?, amended_note = ? WHERE submission_id = ?', [at, note, submissionId])
+export interface Release {
+  readonly at: Date
+  /** What was changed, when it had been released before. */
+  readonly note: string
+  /** The sentences it is released with. */
+  readonly readings: readonly PieceReading[]
+}
+
+export async function markReleased(db: Db, submissionId: number, { at, note, readings }: Release): Promise<void> {
+  await db.execute('UPDATE critiques SET state = \'released\', released_at = ?, amended_note = ?, readings = ? WHERE submission_id = ?', [at, note, JSON.stringify(readings), submissionId])
+}
+
+/** The sentences that a critique was released with; null where it was released before they were kept. */
+export async function findReleasedReadings(db: Db, submissionId: number): Promise<PieceReading[] | null> {
+  const [rows] = await db.execute<Row[]>('SELECT readings FROM critiques WHERE submission_id = ? AND state = \'released\'', [submissionId])
+  return readingListSchema.nullable().catch(null).parse(rows[0]?.readings ?? null)
 }
 
 /** A draft again; when it was first released stays known. */

@@ -38,7 +38,7 @@ export async function findBlob(db: Db, sha256: string): Promise<Blob | null> {
 }
 
 /** The bytes of one size of a submission's picture, or null. */
-export async function findPictureBytes(db: Db, submissionId: number, size: PictureSize): Promise<Blob | null> {
+export async function findPictureBytes(db: Db, submissionId: number, size: PictureSize | 'reference'): Promise<Blob | null> {
   const sha = await findPictureHash(db, submissionId, size)
   return sha === null ? null : findBlob(db, sha)
 }

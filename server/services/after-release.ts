@@ -2,10 +2,12 @@
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import { findCritique, markWithdrawn, updateAnswer, updateQuestionBack } from '../db/critiques'
+import { askAgain } from '../db/measurements'
 import { transaction, type Db } from '../db/pool'
 import { taughtPiece, visiblePiece } from './access'
 import { tellAnswer, tellQuestion, tellWithdrawn } from './mail'
 import { dropExportsOf } from './making'
+import { wakeMeasuring } from './measuring'
 
 async function held(connection: Db, submissionId: number) {
   const head = await findCritique(connection, submissionId, true)
@@ -19,8 +21,11 @@ export async function withdrawCritique(account: Account, submissionId: number): 
   await transaction(async (connection) => {
     await held(connection, submissionId)
     await markWithdrawn(connection, submissionId)
+    // What its class goes by may have changed since.
+    await askAgain(connection, submissionId)
     await tellWithdrawn(connection, piece)
   })
+  wakeMeasuring()
   await dropExportsOf(piece.learner.id, submissionId)
 }
 

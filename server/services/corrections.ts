@@ -5,8 +5,10 @@ import type { Area } from '../../core/picture/area'
 import { deleteArea, insertArea, listAreas, updateArea } from '../db/areas'
 import { deleteCorrection, insertCorrection, listCorrections, reorderCorrections, updateCorrection } from '../db/corrections'
 import { learnPhrase } from '../db/phrases'
+import { askAgain } from '../db/measurements'
 import type { Db } from '../db/pool'
 import { editDraft, found, refuseStale } from './draft'
+import { wakeMeasuring } from './measuring'
 
 interface NamedArea { readonly name: string, readonly area: Area }
 
@@ -42,11 +44,21 @@ export const orderCorrections = (account: Account, submissionId: number, order: 
     await reorderCorrections(connection, submissionId, order)
   })
 
+/** An edit of what is drawn: the piece is measured again with it, which nobody waits for. */
+async function editDrawn<T>(account: Account, submissionId: number, edit: (connection: Db) => Promise<T>): Promise<T> {
+  const result = await editDraft(account, submissionId, async (connection) => {
+    await askAgain(connection, submissionId)
+    return edit(connection)
+  })
+  wakeMeasuring()
+  return result
+}
+
 export const addArea = (account: Account, submissionId: number, { name, area }: NamedArea): Promise<number> =>
-  editDraft(account, submissionId, connection => insertArea(connection, submissionId, name, area))
+  editDrawn(account, submissionId, connection => insertArea(connection, submissionId, name, area))
 
 export const changeArea = (account: Account, submissionId: number, id: number, { name, area }: NamedArea, over: NamedArea): Promise<void> =>
-  editDraft(account, submissionId, async (connection) => {
+  editDrawn(account, submissionId, async (connection) => {
     const kept = (await listAreas(connection, submissionId)).find(a => a.id === id)
     found(kept, 'area')
     refuseStale(areaInputSchema.parse(kept), over)
@@ -54,4 +66,4 @@ export const changeArea = (account: Account, submissionId: number, id: number, {
   })
 
 export const removeArea = (account: Account, submissionId: number, id: number): Promise<void> =>
-  editDraft(account, submissionId, async connection => found(await deleteArea(connection, submissionId, id), 'area'))
+  editDrawn(account, submissionId, async connection => found(await deleteArea(connection, submissionId, id), 'area'))

@@ -4,45 +4,58 @@ import type { Account } from '../../shared/account'
 import type { Critique } from '../../shared/critique'
 import { NO_NOTES, type NotesChange } from '../../shared/notes'
 import type { Scored } from '../../shared/score'
+import type { PieceFacts } from '../../shared/submission'
 import type { ExerciseKey } from '../../core/exercise'
 import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
 import { findRubric, findStandards } from '../db/classes'
 import { listAreas } from '../db/areas'
 import { listCorrections } from '../db/corrections'
 import { addSeconds, findCritique, findNotes, markReleased, updateNotes, updateScore, updateVerdict } from '../db/critiques'
+import { askAgain } from '../db/measurements'
 import { db } from '../db/pool'
 import { readablePiece, taughtPiece } from './access'
 import { editDraft, refuseStale } from './draft'
 import { tellReleased } from './mail'
+import { wakeMeasuring } from './measuring'
+import { readingsFor, readingsForRelease } from './readings'
 
-async function wholeCritique(submissionId: number, classId: number, withNotes: boolean): Promise<Critique> {
+async function wholeCritique(piece: PieceFacts, withNotes: boolean): Promise<Critique> {
+  const { id: submissionId, classId } = piece
   const head = await findCritique(db(), submissionId)
   if (!head) throw new AppError('not-found', 'There is no critique of this piece.')
-  const [corrections, areas, assigned, standards, rubric, notes] = await Promise.all([
+  const [corrections, areas, assigned, standards, rubric, notes, said] = await Promise.all([
     listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId), findStandards(db(), classId), findRubric(db(), classId),
-    findNotes(db(), submissionId)
+    findNotes(db(), submissionId), readingsFor(piece)
   ])
   const assignment = assigned && { id: assigned.assignment.id, exercise: assigned.assignment.exercise, dueOn: assigned.assignment.dueOn }
   // The learner reads the instructor's verdicts on the readings, and nothing else of the notes.
-  return { ...head, seconds: withNotes ? head.seconds : 0, corrections, areas, assignment, standards, rubric, notes: withNotes ? notes : { ...NO_NOTES, judged: notes.judged } }
+  const seen = withNotes ? { seconds: head.seconds, notes, readings: said.readings }
+    : { seconds: 0, notes: { ...NO_NOTES, judged: notes.judged }, readings: said.readings.filter(r => r.on !== 'first-look') }
+  return { ...head, corrections, areas, assignment, standards, rubric, current: said.current, ...seen }
 }
 
 /** The instructor's draft, or for its learner the critique once it is released. */
 export async function readCritique(account: Account, submissionId: number): Promise<Critique> {
   const submission = await readablePiece(account, submissionId)
-  return wholeCritique(submissionId, submission.classId, submission.learner.id !== account.id)
+  return wholeCritique(submission, submission.learner.id !== account.id)
 }
+
+/** Notes that say what is to be measured, and where. */
+const MEASURED_NOTES = ['pairs', 'surroundings', 'stops'] as const
 
 /**
  * Changes some of the notes. Stations visited in two windows are both visited; everything else is refused when it
  * was written over something that is no longer there.
  */
-export const changeNotes = (account: Account, submissionId: number, { over, visited, ...change }: NotesChange): Promise<void> =>
-  editDraft(account, submissionId, async (connection) => {
+export async function changeNotes(account: Account, submissionId: number, { over, visited, ...change }: NotesChange): Promise<void> {
+  await editDraft(account, submissionId, async (connection) => {
     const kept = await findNotes(connection, submissionId)
     if (over) for (const name of Object.keys(change) as (keyof typeof change)[]) refuseStale(kept[name], over[name])
+    if (MEASURED_NOTES.some(name => name in change)) await askAgain(connection, submissionId)
     await updateNotes(connection, submissionId, { ...kept, ...change, visited: [...new Set([...kept.visited, ...visited ?? []])] })
   })
+  wakeMeasuring()
+}
 
 /** @param score null for words only. @param over the score it was written over. */
 export const writeScore = (account: Account, submissionId: number, score: Scored | null, over: Scored | null): Promise<void> =>
@@ -76,7 +89,7 @@ export const unassignExercise = (account: Account, submissionId: number): Promis
 
 /** @throws AppError invalid when there is nothing to say yet. */
 export async function releaseCritique(account: Account, submissionId: number, now: Date, note = ''): Promise<void> {
-  const submission = await taughtPiece(account, submissionId)
+  const submission = await taughtPiece(account, submissionId), readings = await readingsForRelease(submission)
   await editDraft(account, submissionId, async (connection) => {
     const head = await findCritique(connection, submissionId)
     const corrections = await listCorrections(connection, submissionId)
@@ -84,7 +97,7 @@ export async function releaseCritique(account: Account, submissionId: number, no
       throw new AppError('invalid', 'There is nothing to release yet: write what works, or mark a correction.')
     }
     const amended = head?.releasedAt ? note || 'see the piece' : ''
-    await markReleased(connection, submissionId, now, amended)
+    await markReleased(connection, submissionId, { at: now, note: amended, readings })
     await tellReleased(connection, submission, amended)
   })
 }

@@ -4,14 +4,13 @@ import { AppError } from '../../shared/errors'
 import type { Correction, Critique } from '../../shared/critique'
 import type { Account } from '../../shared/account'
 import { STATION_LETTER, type Reading } from '../../core/critique/reading'
-import { readingsOf } from '../../core/critique/readings'
 import { roundTo } from '../../core/numeric/round'
 import type { LayeredCorrection } from '../work/layers/layers'
 import { describeTarget } from '../../core/critique/target'
 import { annotationPage } from '../../core/export/annotations'
 import { gimpPalette } from '../../core/export/palette'
 import { isMeasured, type Report } from '../../core/measure/report'
-import { findStandards, instructorName } from '../db/classes'
+import { instructorName } from '../db/classes'
 import { listAnnotations } from '../db/corrections'
 import { db } from '../db/pool'
 import { visibleSubmission } from './access'
@@ -55,7 +54,7 @@ export async function exportPiece(account: Account, submissionId: number, name: 
   if (submission.measurement.state !== 'done') throw new AppError('invalid', 'This piece is not measured yet.')
   const report = submission.measurement.report as Report
   if (name === 'report.json') return { mediaType: 'application/json', fileName, text: JSON.stringify(report, null, 2) }
-  if (name === 'readings.csv') return { mediaType: 'text/csv; charset=utf-8', fileName, text: readingsTable(readingsOf(report, { standards: await findStandards(db(), submission.classId), declared: null })) }
+  if (name === 'readings.csv') return { mediaType: 'text/csv; charset=utf-8', fileName, text: readingsTable((await readCritique(account, submissionId)).readings) }
   if (!isMeasured(report.harmony)) throw new AppError('invalid', 'This picture has no palette: nothing of it could be measured.')
   return { mediaType: 'text/plain; charset=utf-8', fileName, text: gimpPalette(submission.title, report.harmony.palette) }
 }

@@ -75,7 +75,7 @@ export async function handIn(learner: Account, words: HandIn, files: HandedIn, n
     if (words.focusX !== undefined && words.focusY !== undefined) {
       await insertArea(connection, submissionId, FOCUS_NAME, focusAbout(words.focusX, words.focusY))
     }
-    await insertMeasurement(connection, submissionId, 'painter')
+    await insertMeasurement(connection, submissionId)
     return submissionId
   })
   wakeMeasuring()

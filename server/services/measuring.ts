@@ -6,11 +6,12 @@
 import { setTimeout as wait } from 'node:timers/promises'
 import { fingerprintOf } from '../../core/measure/fingerprint'
 import { REPORT_VERSION } from '../../core/measure/report'
-import { claimMeasurement, renewLease, requeueFailed, requeueOutdated, storeMeasurementFailure, storeReport, type MeasurementJob } from '../db/measurements'
+import { claimMeasurement, renewLease, requeueFailed, askOutdated, storeMeasurementFailure, storeReport, type MeasurementJob } from '../db/measurements'
 import { databaseAway } from '../db/outage'
 import { findPictureBytes } from '../db/pictures'
 import { db, transaction } from '../db/pool'
 import { measureStored } from '../work/workers'
+import { knownOf } from './knowing'
 
 const LOOK_MS = 3000, RENEW_MS = 4000
 
@@ -43,7 +44,7 @@ export function resumeMeasuring(): void {
   stopped = false
   let current = false
   const look = async (): Promise<void> => {
-    if (!current) await requeueOutdated(db(), REPORT_VERSION)
+    if (!current) await askOutdated(db(), REPORT_VERSION)
     current = true
     wakeMeasuring()
   }
@@ -69,13 +70,16 @@ async function drain(): Promise<void> {
   }
 }
 
-async function measureJob({ submissionId, learnerId, wheel, format, width, height, exercise }: MeasurementJob): Promise<void> {
+async function measureJob({ submissionId, learnerId, asked, format, width, height, exercise }: MeasurementJob): Promise<void> {
   const renewing = setInterval(() => void renewLease(db(), submissionId).catch(() => {}), RENEW_MS)
   try {
-    const display = await findPictureBytes(db(), submissionId, 'display')
+    const [display, reference, known] = await Promise.all([
+      findPictureBytes(db(), submissionId, 'display'), findPictureBytes(db(), submissionId, 'reference'), knownOf(db(), submissionId)
+    ])
     if (!display) throw new Error('the picture is missing from the database')
-    const { report, checks } = await measureStored({ display: display.bytes, source: { format, width, height }, wheel, exercise }, `${learnerId}`)
-    await storeReport(db(), submissionId, { report, checks, fingerprint: fingerprintOf(report) })
+    const request = { display: display.bytes, reference: reference?.bytes ?? null, source: { format, width, height }, known, exercise }
+    const { measures: { report, extras }, checks } = await measureStored(request, `${learnerId}`)
+    await storeReport(db(), submissionId, { asked, report, extras, checks, fingerprint: fingerprintOf(report) })
   } catch (error) {
     // Nothing is wrong with the piece, and nothing could be written: its lease runs out, and it is measured again.
     if (databaseAway(error) || stopped) throw error

@@ -1,10 +1,12 @@
 /** House standards and rubric: one set a class, its instructor's to change. */
 import type { Account } from '../../shared/account'
 import { AppError } from '../../shared/errors'
-import type { HouseStandards } from '../../core/critique/standards'
+import { DEFAULT_STANDARDS, type HouseStandards } from '../../core/critique/standards'
 import type { Quality } from '../../core/critique/rubric'
 import { findStandards, insertRubric, isTaughtBy, updateStandards } from '../db/classes'
-import { db } from '../db/pool'
+import { askAgainInClass } from '../db/measurements'
+import { db, transaction } from '../db/pool'
+import { wakeMeasuring } from './measuring'
 
 async function ownClass(account: Account, classId: number): Promise<void> {
   if (!await isTaughtBy(db(), classId, account.id)) throw new AppError('not-found', 'There is no such class, or it is not yours.')
@@ -18,7 +20,13 @@ export async function readStandards(account: Account, classId: number): Promise<
 /** @param standards null to return to the shipped ones. */
 export async function writeStandards(account: Account, classId: number, standards: HouseStandards | null): Promise<void> {
   await ownClass(account, classId)
-  await updateStandards(db(), classId, standards)
+  const before = await findStandards(db(), classId)
+  await transaction(async (connection) => {
+    await updateStandards(connection, classId, standards)
+    // Only the wheel is measured on; every other standard judges what is measured.
+    if ((standards ?? DEFAULT_STANDARDS).wheel !== before.wheel) await askAgainInClass(connection, classId)
+  })
+  wakeMeasuring()
 }
 
 /** Critiques scored before keep the qualities they were scored by. */

@@ -6,7 +6,7 @@ export function serve(tasks: Tasks): void {
   process.on('message', ({ id, name, request }: Asked) => {
     const progress = (share: number): void => tell({ kind: 'progress', id, share })
     void tasks[name]!(request as never, progress).then(
-      result => tell({ kind: 'done', id, result }),
+      result => tell({ kind: 'done', id, result, held: process.memoryUsage.rss() }),
       (error: Error) => tell({ kind: 'failed', id, message: error.stack ?? error.message }))
   })
   // A decoder in the middle of a file does not let a process end by itself.

@@ -29,6 +29,8 @@ export interface LaneTask {
 export class TaskTooLong extends Error {}
 
 const IDLE_MS = 60_000
+/** What a process keeps of a large picture it does not give back by itself: one that holds more is not used again. Bytes. */
+const MOST_HELD = 350e6
 
 export class Lane {
   private readonly queue: FairQueue
@@ -57,7 +59,7 @@ export class Lane {
   }
 
   private spawn(): ChildProcess {
-    const child = fork(this.options.file, { serialization: 'advanced', execArgv: [] })
+    const child = fork(this.options.file, { serialization: 'advanced', execArgv: [], env: { ...process.env, MALLOC_ARENA_MAX: '2' } })
     this.children.add(child)
     child.once('exit', () => this.children.delete(child))
     child.on('error', error => console.error('a working process:', error))
@@ -101,7 +103,7 @@ export class Lane {
       const hear = (told: Told): void => {
         if (told.id !== id) return
         if (told.kind === 'progress') progress?.(told.share)
-        else if (told.kind === 'done') settle(() => resolve(told.result as T), true)
+        else if (told.kind === 'done') settle(() => resolve(told.result as T), told.held < MOST_HELD)
         else settle(() => reject(new Error(told.message)), true)
       }
       const died = (): void => settle(() => reject(new Error(`the process that did “${name}” ended in the middle`)), false)

@@ -2,13 +2,14 @@
 import { createHash } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import sharp, { type Sharp } from 'sharp'
+import type { PieceKnown } from '../../core/critique/piece/known'
+import { measurePiece, type PieceMeasures } from '../../core/critique/piece/measure'
 import { checkHandIn, type CheckResult, type ExerciseKey } from '../../core/exercise'
 import { hueHistogram } from '../../core/measure/hues'
-import { measurePicture, type Source } from '../../core/measure/picture'
-import type { Report } from '../../core/measure/report'
+import { measureHarmony } from '../../core/measure/harmony'
+import type { Source } from '../../core/measure/picture'
 import { planesOf } from '../../core/picture/planes'
 import type { Raster } from '../../core/picture/raster'
-import type { WheelName } from '../../core/wheel/steps'
 import { PICTURE_LIMITS } from '../../shared/submission'
 import { serve } from './child'
 import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
@@ -44,20 +45,29 @@ export async function ingest({ file }: { file: string }): Promise<Ingested | Ref
 
 export interface MeasureRequest {
   readonly display: Uint8Array
+  /** Display size of the picture that the piece was made from. */
+  readonly reference: Uint8Array | null
   readonly source: Source
-  readonly wheel: WheelName
+  readonly known: PieceKnown
   readonly exercise: ExerciseKey | null
 }
 
-/** Measures a stored display picture, and checks it when it answers an exercise. */
-export async function measure({ display, source, wheel, exercise }: MeasureRequest): Promise<{ report: Report, checks: CheckResult[] | null }> {
-  const outcome = await decodePicture(display, READABLE)
+async function rasterOf(stored: Uint8Array): Promise<Raster> {
+  const outcome = await decodePicture(stored, READABLE)
   if (outcome.kind === 'refused') throw new Error(outcome.message)
-  const { raster } = outcome
-  const report = measurePicture(raster, source, { wheel })
-  if (exercise === null) return { report, checks: null }
+  return outcome.raster
+}
+
+export interface MeasuredPiece { readonly measures: PieceMeasures, readonly checks: CheckResult[] | null }
+
+/** Measures a stored display picture with what is known of it, and checks it when it answers an exercise. */
+export async function measure({ display, reference, source, known, exercise }: MeasureRequest): Promise<MeasuredPiece> {
+  const raster = await rasterOf(display), planes = planesOf(raster)
+  const measures = measurePiece({ raster, planes }, source, known, reference && planesOf(await rasterOf(reference)))
+  if (exercise === null) return { measures, checks: null }
   // Exercises are set on the painter wheel, whatever wheel the critique looks through.
-  return { report, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planesOf(raster), 'painter') }) }
+  const report = known.wheel === 'painter' ? measures.report : { ...measures.report, wheel: 'painter' as const, harmony: measureHarmony(raster, planes, 'painter') }
+  return { measures, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planes, 'painter') }) }
 }
 
 if (process.send) {

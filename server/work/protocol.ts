@@ -2,7 +2,8 @@
 export interface Asked { readonly id: number, readonly name: string, readonly request: unknown }
 export type Told =
   | { readonly kind: 'progress', readonly id: number, readonly share: number }
-  | { readonly kind: 'done', readonly id: number, readonly result: unknown }
+  /** @property held bytes of memory that the process holds after it. */
+  | { readonly kind: 'done', readonly id: number, readonly result: unknown, readonly held: number }
   | { readonly kind: 'failed', readonly id: number, readonly message: string }
 
 /** Told as the work goes on, 0–1. */

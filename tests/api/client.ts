@@ -1,7 +1,5 @@
 /** Speaking to the running server as a person of the demo, and to its database. */
 import type { ChildProcess } from 'node:child_process'
-import { once } from 'node:events'
-import { Worker } from 'node:worker_threads'
 import mysql from 'mysql2/promise'
 import sharp from 'sharp'
 import { freePort } from '../../bin/lib/database'
@@ -50,19 +48,6 @@ export class Person {
     }
     throw new Error(`submission ${id} was not measured in 20 s`)
   }
-}
-
-/** The longest that a small question waited while `work` went on, in milliseconds. */
-export async function longestWait(work: () => Promise<unknown>): Promise<number> {
-  const probe = new Worker(new URL('probe.mjs', import.meta.url), { workerData: `${ORIGIN}/api/session` })
-  await once(probe, 'online')
-  const answered = once(probe, 'message') as Promise<[number]>
-  try {
-    await work()
-  } finally {
-    probe.postMessage('enough')
-  }
-  return (await answered)[0]
 }
 
 /** Another server on the same database, by itself for a test to kill. */

@@ -2,18 +2,16 @@
 import { once } from 'node:events'
 import { readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { createConnection } from 'mysql2/promise'
-import type { RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { ErrorBody } from '../../shared/errors'
 import { picture, type Person } from './client'
-import { House, until } from './house'
+import { House, until } from '../house'
 
 let house: House, learner: Person, instructor: Person
 beforeAll(async () => {
   house = await House.open()
-  learner = await house.signedIn('learner')
-  instructor = await house.signedIn('instructor')
+  learner = await house.signedIn('learner-0')
+  instructor = await house.signedIn('instructor-0')
 })
 afterAll(() => house.close())
 
@@ -22,13 +20,10 @@ async function handIn(title: string): Promise<number> {
   if (!answer.ok) throw new Error(`${title}: ${answer.status} ${await answer.text()}`)
   return ((await answer.json()) as { id: number }).id
 }
-const states = async (): Promise<string[]> => {
-  const connection = await createConnection({ uri: house.database.url })
-  const [rows] = await connection.query<RowDataPacket[]>('SELECT state FROM measurements')
-  await connection.end()
-  return rows.map(row => row.state as string)
+const allMeasured = async (): Promise<void> => {
+  await house.allMeasured()
+  expect(new Set(await house.states())).toEqual(new Set(['done']))
 }
-const allMeasured = (): Promise<void> => until('everything measured', async () => (await states()).every(state => state === 'done'), 40_000)
 
 it('a frozen database is said within seconds, and forgotten when it thaws', async () => {
   await handIn('Before the frost')
@@ -44,7 +39,7 @@ it('a frozen database is said within seconds, and forgotten when it thaws', asyn
 
 it('a database killed while pieces are measured leaves none of them stuck when it is back', async () => {
   const ids = await Promise.all(['One', 'Two', 'Three'].map(handIn))
-  await until('one is being measured', async () => (await states()).includes('measuring'))
+  await until('one is being measured', async () => (await house.states()).includes('measuring'))
   house.database.process.kill('SIGKILL')
   await once(house.database.process, 'exit')
   expect((await instructor.fetch('/submissions')).status).toBe(503)
@@ -57,11 +52,11 @@ it('a database killed while pieces are measured leaves none of them stuck when i
 
 it('a server killed while it takes work in loses none that it had answered for, and its scratch goes with the next', async () => {
   const sent = Array.from({ length: 6 }, (_, i) => handIn(`Killed ${i}`).then(() => 1, (error: Error) => { console.log(error.message); return 0 }))
-  await until('one is in', async () => (await states()).length >= 5)
+  await until('one is in', async () => (await house.states()).length >= 5)
   process.kill(-house.server.pid!, 'SIGKILL')
   await once(house.server, 'exit')
   const answered = (await Promise.all(sent)).reduce((sum, n) => sum + n, 0 as number)
-  expect((await states()).length).toBeGreaterThanOrEqual(4 + answered)
+  expect((await house.states()).length).toBeGreaterThanOrEqual(4 + answered)
   const scratch = `critica-scratch-${house.server.pid}`
   expect(readdirSync(tmpdir())).toContain(scratch)
   await house.startServer()
@@ -70,12 +65,12 @@ it('a server killed while it takes work in loses none that it had answered for, 
 })
 
 it('both killed at once come back to the same pieces', async () => {
-  const before = (await states()).length
+  const before = (await house.states()).length
   house.database.process.kill('SIGKILL')
   process.kill(-house.server.pid!, 'SIGKILL')
   await Promise.all([once(house.database.process, 'exit'), once(house.server, 'exit')])
   await house.startDatabase()
   await house.startServer()
-  expect(await states()).toHaveLength(before)
+  expect(await house.states()).toHaveLength(before)
   expect(((await (await instructor.fetch('/submissions?most=100')).json()) as { items: unknown[] }).items).toHaveLength(before)
 })

@@ -1,7 +1,8 @@
 /** What may be sent, and what every answer carries: one request never takes the server down, and none tells more than it should. */
 import { connect } from 'node:net'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { longestWait, ORIGIN, Person, picture } from './client'
+import { longestWait } from '../probe'
+import { ORIGIN, Person, picture } from './client'
 
 let tamsin: Person, rosa: Person, id = 0
 beforeAll(async () => {
@@ -16,7 +17,7 @@ const codeOf = async (response: Response): Promise<unknown> => [response.status,
 
 describe('a body', () => {
   it('of fifty megabytes of brackets is refused before it is read, and nobody waits for it', async () => {
-    const waited = await longestWait(async () => {
+    const waited = await longestWait(ORIGIN, async () => {
       expect(await codeOf(await post('/session', '['.repeat(50 * 1024 * 1024)))).toEqual([413, 'too-large'])
     })
     expect(waited).toBeLessThan(300)

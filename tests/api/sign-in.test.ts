@@ -1,7 +1,8 @@
 /** Guessing at passwords: counted before it is looked at, for the account, for the address, and in parallel. */
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { Connection, RowDataPacket } from 'mysql2/promise'
-import { database, longestWait, Person } from './client'
+import { longestWait } from '../probe'
+import { database, ORIGIN, Person } from './client'
 
 let connection: Connection
 beforeAll(async () => { connection = await database() })
@@ -41,7 +42,7 @@ describe('guessing', () => {
 
   it('is not what a class does that signs in all at once: everybody gets in, and nobody else waits long', async () => {
     const people = ['ada', 'bram', 'joss', 'mika', 'rosa'].map(k => `${k}@harbour.example`)
-    const waited = await longestWait(async () => {
+    const waited = await longestWait(ORIGIN, async () => {
       const statuses = await Promise.all(Array.from({ length: 100 }, (_, i) => guess(people[i % 5]!, 'harbour-lamp')))
       expect(tally(statuses)).toEqual({ 200: 100 })
     })

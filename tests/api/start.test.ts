@@ -10,7 +10,7 @@ import type { RowDataPacket } from 'mysql2/promise'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { freePort, startDatabase } from '../../bin/lib/database'
 import { runs } from '../../bin/lib/processes'
-import { until } from './house'
+import { until } from '../house'
 
 let folder = ''
 beforeEach(() => { folder = mkdtempSync(join(tmpdir(), 'critica-start-')) })

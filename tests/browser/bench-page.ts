@@ -20,6 +20,14 @@ export async function open(page: Page, path: string): Promise<void> {
   await expect(picture(page)).toHaveAttribute('data-lens', /./)
 }
 
+/** Goes down the desk until a piece hangs in sight: it is hung a window at a time. */
+export async function hangs(page: Page, piece: Locator): Promise<void> {
+  await expect(async () => {
+    await page.mouse.wheel(0, 4000)
+    await expect(piece).toBeVisible({ timeout: 300 })
+  }).toPass({ timeout: 30_000 })
+}
+
 /** No serious violation of WCAG as axe finds them. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()

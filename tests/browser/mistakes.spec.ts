@@ -96,6 +96,62 @@ test('a browser killed while it writes leaves whole words, and the next one goes
   await again.close()
 })
 
+test('a tab closed with the last letter loses nothing: verdict, correction and hand-in are there again', async ({ browser }) => {
+  const context = await browser.newContext()
+  await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  const page = await context.newPage()
+  await page.goto('/bench/4/verdict')
+  await page.getByRole('textbox', { name: 'Verdict and the next step' }).fill('Closed at once')
+  await page.close({ runBeforeUnload: false })
+  const again = await context.newPage()
+  await again.goto('/bench/4/verdict')
+  await expect(again.getByRole('textbox', { name: 'Verdict and the next step' })).toHaveText('Closed at once')
+  await expect(again.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+  await again.keyboard.press('Tab')
+  await again.goto('/bench/4/values')
+  await expect(again.locator('canvas[data-lens="plain"]')).toBeVisible()
+  await again.keyboard.press('m')
+  await again.getByLabel('What is wrong').fill('The mole merges')
+  await again.close({ runBeforeUnload: false })
+  const third = await context.newPage()
+  await third.goto('/bench/4/values')
+  await expect(third.getByLabel('What is wrong')).toHaveValue('The mole merges')
+  await third.getByRole('button', { name: 'leave it' }).click()
+  await third.reload()
+  await expect(third.locator('canvas[data-lens="plain"]')).toBeVisible()
+  await expect(third.getByLabel('What is wrong')).toHaveCount(0)
+  await context.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
+  await third.goto('/hand-in')
+  await third.getByLabel('Medium').fill('ink')
+  await third.reload()
+  await expect(third.getByLabel('Medium')).toHaveValue('ink')
+  await context.close()
+})
+
+test('words that the server did not take are sent again when it answers, and a tab is not closed over them unasked', async ({ page }) => {
+  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.goto('/bench/6/verdict')
+  const words = `The steps lead in, ${Date.now()}`
+  let away = true, tried = 0
+  await page.route('**/verdict', (route) => {
+    tried++
+    return away ? route.abort() : route.continue()
+  })
+  await page.getByLabel('What works, first').fill(words)
+  await expect.poll(() => tried, { timeout: 15_000 }).toBeGreaterThan(2)
+  let asked = false
+  page.once('dialog', (dialog) => {
+    asked = dialog.type() === 'beforeunload'
+    void dialog.dismiss()
+  })
+  await page.close({ runBeforeUnload: true })
+  await expect.poll(() => asked).toBe(true)
+  away = false
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 15_000 })
+  const { works } = await (await page.request.get('/api/submissions/6/critique')).json() as { works: string }
+  expect(works).toBe(words)
+})
+
 test('the bench by its keys: lens, hold to compare, area, the list', async ({ page }) => {
   await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/bench/2/values')

@@ -4,7 +4,7 @@
  * best of a few tries.
  */
 import { expect, test, type Browser, type Page } from '@playwright/test'
-import { handedIn, picture, placed, signIn } from './bench-page'
+import { handedIn, hangs, picture, placed, signIn } from './bench-page'
 
 const LIMIT_MS = 50, TRIES = 6
 /** What `slowness` takes on the machine the figures of docs/performance.md were taken on, in its quiet phases. */
@@ -65,7 +65,7 @@ async function aWholeTurn(browser: Browser, id: number): Promise<Record<string, 
   const follow = (href: string) => page.evaluate(to => document.querySelector<HTMLElement>(`a[href="${to}"]`)!.click(), href)
   await watch.during('the desk by its address', async () => {
     await page.goto('/desk')
-    await page.waitForSelector(`a[href="/bench/${id}"]`)
+    await hangs(page, page.locator(`a[href="/bench/${id}"]`))
   })
   await watch.during('opening from the desk', async () => {
     await follow(`/bench/${id}`)

@@ -1,7 +1,7 @@
 /** How the picture hangs, and how fast what is asked comes. */
 import { expect, test } from '@playwright/test'
 import sharp from 'sharp'
-import { handedIn, open, picture, placed, signIn } from './bench-page'
+import { hangs, handedIn, open, picture, placed, signIn } from './bench-page'
 
 test.beforeEach(({ page }) => signIn(page))
 
@@ -51,8 +51,10 @@ test('what is asked comes fast: lens, and an area\'s reading while the hand move
     Object.assign(window, { held })
     new PerformanceObserver(list => held.push(...list.getEntries().map(e => e.duration))).observe({ type: 'longtask' })
   })
+  const hung = page.locator(`a[href="/bench/${id}"]`)
+  await hangs(page, hung)
   const began = Date.now()
-  await page.locator(`a[href="/bench/${id}"]`).click()
+  await hung.click()
   await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Values' }).click()
   await expect(page.locator('[data-reading="value.range"]')).toBeVisible()
   console.log(`stored report of a 40-megapixel piece on screen after ${Date.now() - began} ms`)

@@ -1,4 +1,5 @@
 /** The whole job, as its people walk it: hand in, measure, mark, assign, release, read, hand in the exercise, see the result. */
+import { hangs } from './bench-page'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
@@ -49,6 +50,7 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
 
   const tamsin = await enter(browser, 'tamsin')
   await expect(tamsin.getByRole('heading', { level: 1 })).toContainText('wait')
+  await hangs(tamsin, tamsin.getByRole('link', { name: title }))
   await tamsin.getByRole('link', { name: title }).click()
   await tamsin.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Values' }).click()
   const range = tamsin.locator('[data-reading="value.range"]')

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { FOCUS_NAME, type MarkedArea } from '~~/shared/critique'
-import { areaReadings, type MeasuredArea } from '~/composables/areaReadings'
+import { areaReadings, type PieceReading } from '~~/core/critique/piece/readings'
+import type { AreaMeasures } from '~~/core/critique/piece/measure'
+import type { Reading } from '~~/core/critique/reading'
 import { useBenchPicture } from '~/composables/usePicture'
 import { drawFor } from '~/composables/draw'
 import type { Area } from '~~/core/picture/area'
@@ -14,38 +16,28 @@ const name = ref('')
 const NAMES = ['the face', 'the figure', 'the sky', 'foreground', 'middle ground', 'background']
 
 /** One question in flight for the area under the hand; while it is answered only the newest shape waits. */
-const live = shallowRef<MeasuredArea | null>(null)
+const live = shallowRef<AreaMeasures | null>(null)
 let busy = false
 const moving = computed<Area | null>(() => bench.reshaping?.area ?? (bench.tool === null || bench.tool === 'rectangle' || bench.tool === 'lasso' ? bench.sketch : null))
-const measure = async (what: string, area: Area): Promise<MeasuredArea> => {
-  const separation = await client.call(w => w.separation(what, area))
-  return { area, separation, figure: bench.station === 'values' ? null : await client.call(w => w.figure(area)) }
-}
 watch(moving, async () => {
   if (busy || !ready.value) return
   busy = true
   while (moving.value) {
     const asked = moving.value
-    live.value = await measure('this area', asked).catch(() => null)
+    live.value = await client.call(w => w.area('this area', asked)).catch(() => null)
     performance.mark('area-read')
     if (asked === moving.value) break
   }
   if (!moving.value) live.value = null
   busy = false
 })
-const kept = shallowRef(new Map<number, MeasuredArea>())
-watch([() => bench.critique?.areas, () => bench.station, ready], async ([areas]) => {
-  if (!ready.value) return
-  const measured = new Map<number, MeasuredArea>()
-  for (const a of areas ?? []) measured.set(a.id, await measure(a.name, a.area))
-  kept.value = measured
-}, { immediate: true })
-
-const listed = computed(() => bench.areas.filter(a => a.name !== FOCUS_NAME).map((a) => {
-  const measured = a.id === bench.reshaping?.id ? live.value : kept.value.get(a.id)
-  return { ...a, readings: measured ? areaReadings(bench.station, a.name, measured, bench.standards) : [] }
-}))
-const liveReadings = computed(() => (bench.sketch && live.value ? areaReadings(bench.station, name.value?.trim() || 'this area', live.value, bench.standards) : []))
+const here = (name: string, measures: AreaMeasures): Reading[] => areaReadings({ name }, measures, bench.standards).filter(r => r.station === bench.station)
+/** A reading as it is while its area is under the hand. */
+const underHand = ({ id, name, area }: MarkedArea): PieceReading[] => (live.value ? here(name, live.value).map(r => ({ ...r, key: `${r.id}:${id}`, on: 'area' as const, area })) : [])
+const listed = computed(() => bench.areas.filter(a => a.name !== FOCUS_NAME).map(a => ({
+  ...a, readings: a.id === bench.reshaping?.id ? underHand(a) : bench.readings.filter(r => r.on === 'area' && r.station === bench.station && r.key === `${r.id}:${a.id}`)
+})))
+const liveReadings = computed(() => (bench.sketch && live.value ? here(name.value?.trim() || 'this area', live.value) : []))
 
 async function keep() {
   if (bench.sketch && await bench.addArea(name.value?.trim() || 'this area', bench.sketch) !== null) drop()
@@ -77,7 +69,7 @@ async function rename(area: MarkedArea, to: string) {
     <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">{{ liveReadings[0]!.sentence }}</p>
     <template v-for="a in listed" :key="a.id">
       <div v-if="a.readings.length === 0" class="named"><span>{{ a.name }}</span><AreaControls :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" /></div>
-      <ReadingItem v-for="(r, i) in a.readings" :key="r.id" :reading="r" :area="a.area" :item-key="`${r.id}:${a.id}`" @exercise="emit('exercise')">
+      <ReadingItem v-for="(r, i) in a.readings" :key="r.id" :reading="r" @exercise="emit('exercise')">
         <AreaControls v-if="i === 0" :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
       </ReadingItem>
     </template>

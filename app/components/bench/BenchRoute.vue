@@ -7,7 +7,7 @@ const stops = computed(() => STATION_PLANS.map((plan) => {
   const marks = bench.critique?.corrections.filter(c => c.station === plan.station).length ?? 0
   const visited = bench.notes.visited.includes(plan.station)
   const troubled = bench.readings.some((r) => {
-    const judged = bench.judgementOf(r.id)
+    const judged = bench.judgementOf(r.key)
     return r.station === plan.station && (judged ?? r.verdict) === 'fix'
   })
   const state = marks > 0 ? `${marks} marked` : troubled ? 'something to fix' : visited ? 'fine' : 'not visited'

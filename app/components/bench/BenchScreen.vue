@@ -43,22 +43,8 @@ onMounted(async () => {
     problem.value = messageOf(error)
   }
 })
-const wheel = computed(() => bench.report?.wheel ?? 'painter')
-watch([picture.ready, loaded, wheel], async () => {
-  const planned = bench.submission?.plannedScheme
-  if (picture.ready.value && loaded.value && planned) bench.declared = await picture.client.call(w => w.declared(planned, wheel.value)).catch(() => null)
-})
-// A class of another school sees its pictures on its own wheel.
-watch([picture.ready, () => bench.standards.wheel], async ([ready, school]) => {
-  if (!ready || !bench.report || bench.report.wheel === school) return
-  const harmony = await picture.client.call(w => w.harmony(school)).catch(() => null)
-  if (harmony) bench.otherWheel = { wheel: school, harmony }
-})
-// The intended focus is measured where it is drawn: the stored report does not know it yet.
-watch([() => bench.focusArea, picture.ready], async ([focus]) => {
-  if (!picture.ready.value) return
-  bench.focused = focus ? await picture.client.call(w => w.focused(focus.area)).catch(() => null) : null
-})
+const wheel = computed(() => bench.known.wheel)
+usePieceMeasures(picture, loaded)
 useIntervalFn(() => {
   const state = bench.submission?.measurement.state
   if (loaded.value && (state === 'queued' || state === 'measuring')) void bench.refreshSubmission()

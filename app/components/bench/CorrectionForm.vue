@@ -16,9 +16,12 @@ const bench = useBenchStore()
 /** As it was when it was opened to be changed. */
 const opened = props.id ? bench.critique!.corrections.find(c => c.id === props.id) : undefined
 const kept = keptCorrection(useSessionStore().account!.id, bench.submission!.id, props.id)
-const begun = kept.since(opened)?.input ?? props.modelValue
+/** A change left behind is taken up; a new one is what was just marked. */
+const begun = (opened && kept.since(opened)?.input) ?? props.modelValue
 const form = reactive<CorrectionDraft>({ ...begun, area: begun.area && markRaw(begun.area), mark: begun.mark && markRaw(begun.mark) })
-watch(form, () => kept.keep({ input: toRaw(form), over: opened ?? null }))
+watch(form, () => kept.keep({ input: toRaw(form), over: opened ?? null }), { immediate: !opened })
+// Dropped by its key, and not left with its piece.
+onBeforeUnmount(() => { if (!opened && !bench.draft) kept.drop() })
 function end() {
   kept.drop()
   emit('done')

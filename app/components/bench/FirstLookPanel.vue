@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useTimeoutFn } from '@vueuse/core'
-import { firstLookReading } from '~~/core/critique/readings'
+import { z } from 'zod'
+import { keptWords } from '~/utils/kept'
 import { useBenchPicture } from '~/composables/usePicture'
-import { isMeasured } from '~~/core/measure/report'
 
 /** The first look: small and blurred for a moment, then three questions, before anything measured is shown. */
 const bench = useBenchStore(), wall = useWallStore()
@@ -37,23 +37,15 @@ async function pick() {
   const at = await bench.pickPoint()
   if (at) await bench.note({ firstEye: at })
 }
-const about = ref(bench.notes.about), works = ref(bench.critique!.works)
-bench.openWords()
-watch(() => bench.theirs, () => {
-  [about.value, works.value] = [bench.notes.about, bench.critique!.works]
-  bench.openWords()
-})
-async function keep() {
-  if (bench.released) return
-  if (about.value !== bench.notes.about) await bench.note({ about: about.value })
-  if (works.value !== bench.critique!.works) await bench.writeVerdict(works.value, bench.critique!.verdict)
+const { works, write, edited } = useVerdictWords()
+const keptAbout = keptWords(useSessionStore().account!.id, `about:${bench.submission!.id}`, z.string())
+const about = ref((bench.released ? null : keptAbout.read()) ?? bench.notes.about)
+watch(() => bench.theirs, () => { about.value = bench.notes.about })
+async function noteAbout() {
+  if (!bench.released && about.value !== bench.notes.about) await bench.note({ about: about.value })
+  if (about.value === bench.notes.about) keptAbout.drop()
 }
-onBeforeUnmount(keep)
-
-const reading = computed(() => {
-  const eye = bench.notes.firstEye, focus = bench.report?.focus
-  return eye && focus && isMeasured(focus) ? firstLookReading(eye, isMeasured(focus.peaks) ? focus.peaks : [], bench.focusArea?.area ?? null) : null
-})
+onBeforeUnmount(noteAbout)
 </script>
 
 <template>
@@ -63,12 +55,11 @@ const reading = computed(() => {
       <p class="question">1. Where did your eye go first?</p>
       <button v-if="!bench.released" class="word-link" :aria-pressed="picking" @click="picking ? bench.drop() : pick()">{{ picking ? 'click on the picture …' : bench.notes.firstEye ? 'somewhere else' : 'show it on the picture' }}</button>
       <p class="question">2. What is it about?</p>
-      <InTurn><v-textarea v-model="about" label="The one thing this piece is about" :rows="1" maxlength="500" :readonly="bench.released" @blur="keep" /></InTurn>
+      <InTurn><v-textarea v-model="about" label="The one thing this piece is about" :rows="1" maxlength="500" :readonly="bench.released" @update:model-value="keptAbout.keep" @blur="noteAbout" /></InTurn>
       <p v-if="bench.notes.firstEye && bench.submission!.about" class="quiet-text">{{ bench.submission!.learner.name }} wrote: {{ bench.submission!.about }}</p>
       <p class="question">3. Two things that work</p>
-      <InTurn><v-textarea v-model="works" label="One a line" :rows="2" maxlength="2000" :readonly="bench.released" class="serif" @blur="keep" /></InTurn>
+      <InTurn><v-textarea v-model="works" label="One a line" :rows="2" maxlength="2000" :readonly="bench.released" class="serif" @update:model-value="edited" @blur="write" /></InTurn>
       <button class="word-link" @click="look">look once more</button>
-      <ReadingItem v-if="reading" :reading="reading" :area="bench.focusArea?.area" />
     </template>
   </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { causeWords, placeWords, routeReading } from '~~/core/critique/readings'
+import { causeWords, placeWords } from '~~/core/critique/readings'
 import { capital } from '~~/core/critique/words'
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked } from '~/composables/usePicture'
@@ -10,7 +10,6 @@ const bench = useBenchStore()
 const focus = computed(() => (bench.report && isMeasured(bench.report.focus) ? bench.report.focus : null))
 /** Peaks at one place are one rival: its strongest says why. */
 const rivals = computed(() => (focus.value?.competitors ?? []).filter((p, i, all) => all.findIndex(q => placeWords(q) === placeWords(p)) === i))
-const route = useAsked(() => { const { stops } = bench.notes; return stops.length ? w => w.route(stops) : null })
 /** Whites and vivid places in the order they pull the eye, whatever their size. */
 const spots = computed(() => [...(focus.value?.whites ?? []), ...(focus.value?.vivid ?? [])].map(({ x, y }) => ({ x, y })))
 const pulls = useAsked(() => { const places = spots.value; return places.length ? w => w.pulls(places) : null })
@@ -58,7 +57,6 @@ function distance(p: { x: number, y: number }): string {
         <button v-if="bench.notes.stops.length && !bench.released" class="word-link" @click="bench.note(({ stops }) => ({ stops: stops.slice(0, -1) }))">take the last away</button>
       </p>
     </div>
-    <ReadingItem v-if="route" :reading="routeReading(route)" />
   </section>
 </template>
 

@@ -34,11 +34,10 @@ async function turn(rotation: number) {
   }
   busy = false
 }
-async function switchTo(wheel: WheelName) {
+function switchTo(wheel: WheelName) {
   chosen.value = null
   bench.lens = { name: 'plain' }
-  const harmony = await client.call(w => w.harmony(wheel)).catch(() => null)
-  if (harmony) bench.otherWheel = { wheel, harmony }
+  bench.ownWheel = wheel
 }
 </script>
 

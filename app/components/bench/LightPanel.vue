@@ -1,27 +1,16 @@
 <script setup lang="ts">
-import { ambientReading } from '~~/core/critique/readings'
-import { lightReadings } from '~~/core/critique/readings/light'
-import type { Reading } from '~~/core/critique/reading'
 import { isMeasured } from '~~/core/measure/report'
-import { useAsked } from '~/composables/usePicture'
 
 /** The light station's instrument: each material picked once in the light and once in the shadow, and what one light would make of it. */
 const bench = useBenchStore()
 const name = ref('')
 const pairs = computed(() => bench.notes.pairs)
-const light = useAsked(() => { const p = pairs.value, around = bench.notes.surroundings; return p.some(q => q.shadow) ? w => w.light(p, around) : null })
-const section = computed(() => (light.value && isMeasured(light.value.section) ? light.value.section : null))
+const section = computed(() => { const light = bench.report?.light; return light && isMeasured(light) ? light : null })
 
 const rows = computed(() => pairs.value.map((pair, i) => {
   const measured = section.value?.materials.filter(isMeasured).find(m => m.name === pair.name) ?? null
   return { pair, letter: String.fromCharCode(97 + i), measured }
 }))
-/** A reading that names a material shows where it was picked. */
-const pointed = (r: Reading): Reading => {
-  const i = pairs.value.findIndex(p => r.id.endsWith(`.${p.name}`)), pair = pairs.value[i]
-  return pair?.shadow ? { ...r, points: [{ ...pair.lit, label: '1' }, { ...pair.shadow, label: '2' }] } : r
-}
-const readings = computed(() => (section.value ? [...lightReadings(section.value, bench.standards), ambientReading(light.value!.ambient)].filter(r => r !== null).map(pointed) : []))
 const wanting = computed(() => Math.max(0, 3 - pairs.value.filter(p => p.shadow).length))
 
 const others = (except: string) => pairs.value.filter(p => p.name !== except)
@@ -71,7 +60,6 @@ const asking = computed(() => (bench.tool !== 'point' ? '' : pairs.value.some(p 
         <button class="word-link" @click="pickAround">{{ bench.notes.surroundings ? 'pick the surroundings anew' : 'pick the sky or wall that shadows should carry' }}</button>
       </template>
     </div>
-    <ReadingItem v-for="r in readings" :key="r.id" :reading="r" />
   </section>
 </template>
 

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { EXERCISES } from '~~/core/exercise'
-import type { Reading, ReadingVerdict } from '~~/core/critique/reading'
+import type { PieceReading } from '~~/core/critique/piece/readings'
+import type { ReadingVerdict } from '~~/core/critique/reading'
 import { tagOf } from '~/stores/bench'
-import type { Area } from '~~/core/picture/area'
 
 /** One reading: sentence, figure, and what can be done with it. The verdict is the instructor's to change, or the reading to be set aside. */
-const props = defineProps<{ reading: Reading, area?: Area | null, itemKey?: string }>()
+const props = defineProps<{ reading: PieceReading }>()
 const emit = defineEmits<{ exercise: [] }>()
 const bench = useBenchStore()
 const why = ref(false), judging = ref(false)
 
-const key = computed(() => props.itemKey ?? props.reading.id)
+const key = computed(() => props.reading.key)
 const judged = computed(() => bench.judgementOf(key.value))
 const verdict = computed<ReadingVerdict>(() => (judged.value && judged.value !== 'dismissed' ? judged.value : props.reading.verdict))
-const marked = computed(() => bench.critique?.corrections.find(c => c.readingId === props.reading.id && JSON.stringify(c.area) === JSON.stringify(props.area ?? null)))
-const shown = computed(() => (props.reading.silhouette ? bench.silhouette !== null && bench.silhouette === props.area : props.reading.evidence ? JSON.stringify(bench.lens) === JSON.stringify(props.reading.evidence) : props.reading.points !== undefined && bench.points === props.reading.points))
+const marked = computed(() => bench.critique?.corrections.find(c => c.readingId === props.reading.id && JSON.stringify(c.area) === JSON.stringify(props.reading.area)))
+const shown = computed(() => (props.reading.silhouette ? bench.silhouette !== null && bench.silhouette === props.reading.area : props.reading.evidence ? JSON.stringify(bench.lens) === JSON.stringify(props.reading.evidence) : props.reading.points !== undefined && bench.points === props.reading.points))
 const WORDS = { works: 'works', look: 'look again', fix: 'fix' } as const
 const VERDICTS = Object.keys(WORDS) as ReadingVerdict[]
 
@@ -22,7 +22,7 @@ function mark() {
   const { reading } = props
   bench.begin({
     station: reading.station,
-    area: props.area ?? null,
+    area: reading.area,
     mark: null,
     readingId: reading.id,
     reason: reading.sentence,
@@ -33,7 +33,7 @@ function mark() {
 }
 function show() {
   const { evidence, points, silhouette } = props.reading, off = shown.value
-  bench.silhouette = silhouette && !off ? props.area ?? null : null
+  bench.silhouette = silhouette && !off ? props.reading.area : null
   bench.points = off ? undefined : points
   bench.lens = off || !evidence ? { name: 'plain' } : evidence
 }

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { depthReadings } from '~~/core/critique/readings'
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked } from '~/composables/usePicture'
-import { planesMarked } from '~/composables/planesMarked'
 
 /** The temperature station's instrument: lights, darks and the darkest tenth on one scale from cool to warm, planes with them. */
 const bench = useBenchStore()
 const section = computed(() => (bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature : null))
-const ladder = useAsked(() => { const planes = planesMarked(bench.areas); return w => w.depth(planes) })
+const ladder = useAsked(() => { const { areas } = bench.known; return w => w.depth(areas) })
 const PLANES = { near: 'foreground', middle: 'middle ground', far: 'background' } as const
 const rows = computed(() => (section.value ? [
   { name: 'the scene', t: section.value.mean }, { name: 'lights', t: section.value.lights }, { name: 'darks', t: section.value.darks }, { name: 'darkest tenth', t: section.value.darkest },
@@ -15,7 +13,6 @@ const rows = computed(() => (section.value ? [
 ] : []))
 /** The scale is cut at ±60: beyond that a mean never goes. */
 const at = (t: number): number => 50 + (50 * Math.max(-60, Math.min(60, t))) / 60
-const readings = computed(() => (ladder.value ? depthReadings(ladder.value).filter(r => r.station === 'temperature') : []))
 </script>
 
 <template>
@@ -26,7 +23,6 @@ const readings = computed(() => (ladder.value ? depthReadings(ladder.value).filt
       <span class="scale"><i class="zero" /><i class="bar" :style="{ left: `${Math.min(50, at(r.t))}%`, width: `${Math.abs(at(r.t) - 50)}%` }" /></span>
       <span class="figure">{{ Math.round(r.t) }}</span>
     </div>
-    <ReadingItem v-for="r in readings" :key="r.id" :reading="r" />
   </section>
 </template>
 

@@ -69,12 +69,12 @@ const turn = (position: number, share: number) => change(withOperation(trial.val
 
 /** The light that a material picked here would have if it stayed in the light of the others. */
 const expected = shallowRef<readonly [number, number, number] | null>(null)
-watch([() => bench.notes.pairs, () => props.correction.area], async ([pairs, area]) => {
+watch([() => bench.report?.light, () => props.correction.area], async ([light, area]) => {
   expected.value = null
-  const pair = area && pairs.find(p => p.shadow && areaHolds(area, p.shadow.x, p.shadow.y))
+  const pair = area && bench.notes.pairs.find(p => p.shadow && areaHolds(area, p.shadow.x, p.shadow.y))
   if (!pair) return
-  const { section } = await client.call(w => w.light(pairs, null)), own = await client.call(w => w.lightOf(area))
-  const material = isMeasured(section) ? section.materials.filter(isMeasured).find(m => m.name === pair.name) : null
+  const own = await client.call(w => w.lightOf(area))
+  const material = light && isMeasured(light) ? light.materials.filter(isMeasured).find(m => m.name === pair.name) : null
   if (material && own) expected.value = linearOfHex(material.expected).map((c, i) => c / Math.max(1e-4, own[i]!)) as unknown as [number, number, number]
 }, { immediate: true })
 const lit = computed(() => trial.value.operations.some(o => o.kind === 'light'))

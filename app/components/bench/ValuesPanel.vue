@@ -1,12 +1,9 @@
 <script setup lang="ts">
-import { depthReadings, greysReading, placeWords, referenceReading, thumbnailReading } from '~~/core/critique/readings'
-import type { Reading } from '~~/core/critique/reading'
+import { placeWords } from '~~/core/critique/readings'
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked, useBenchPicture } from '~/composables/usePicture'
-import { planesMarked } from '~/composables/planesMarked'
 
-/** The values station's instrument: how many groups, where flat black and bare white lie, what the greys and the stamp say. */
-const emit = defineEmits<{ exercise: [] }>()
+/** The values station's instrument: how many groups, where flat black and bare white lie. */
 const bench = useBenchStore()
 const { referenceReady, loadReference } = useBenchPicture()
 
@@ -15,19 +12,8 @@ const count = computed({
   set: (n: number) => { bench.lens = { name: 'groups', count: n } }
 })
 const darks = computed(() => (bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0))
-const greys = useAsked(() => w => w.greys())
 const patches = useAsked(() => { const t = darks.value; return w => w.patches(t) })
-const stamp = useAsked(() => { const focus = bench.focusArea?.area ?? null; return w => w.thumbnail(focus) })
-const ladder = useAsked(() => { const planes = planesMarked(bench.areas); return w => w.depth(planes) })
 onMounted(() => { if (bench.submission!.hasReference && !referenceReady.value) void loadReference() })
-const reference = useAsked(() => (referenceReady.value ? w => w.referenceValue() : null))
-
-const readings = computed<Reading[]>(() => [
-  ...(reference.value && isMeasured(reference.value) && bench.report && isMeasured(bench.report.value) ? [referenceReading(bench.report.value, reference.value)] : []),
-  ...(ladder.value ? depthReadings(ladder.value).filter(r => r.station === 'values') : []),
-  ...(stamp.value ? [thumbnailReading(stamp.value)] : []),
-  ...(greys.value ? [greysReading(greys.value)] : [])
-].filter(r => r !== null))
 const least = 0.001
 const black = computed(() => (patches.value?.black ?? []).filter(p => p.share >= least)), white = computed(() => (patches.value?.white ?? []).filter(p => p.share >= least))
 const share = (s: number): string => (s < 0.01 ? 'under 1 %' : `${Math.round(100 * s)} %`)
@@ -53,7 +39,6 @@ const point = (list: readonly { x: number, y: number }[]) => { bench.points = li
       <h3>Bare white <button class="word-link" @click="point(white)">show where</button></h3>
       <ol><li v-for="(p, i) in white" :key="i">{{ placeWords(p) }}, {{ share(p.share) }}</li></ol>
     </div>
-    <ReadingItem v-for="r in readings" :key="r.id" :reading="r" @exercise="emit('exercise')" />
   </section>
 </template>
 

@@ -16,7 +16,7 @@ const again = computed(() => bench.critique!.releasedAt !== null)
 const canDraft = computed(() => !bench.released && (!works.value.trim() || !verdict.value.trim()))
 async function draft() {
   const judged = bench.readings.flatMap((r) => {
-    const own = bench.judgementOf(r.id)
+    const own = bench.judgementOf(r.key)
     return own === 'dismissed' ? [] : [{ ...r, verdict: own ?? r.verdict }]
   })
   const set = bench.critique!.assignment

@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { readingsOf } from '~~/core/critique/readings'
 import { keyReadings } from '~~/core/critique/key-readings'
-import type { Report } from '~~/core/measure/report'
 import type { Critique } from '~~/shared/critique'
 
 /** What was measured and counts for this critique, in sentences. */
-const props = defineProps<{ report: Report, critique: Critique }>()
+const props = defineProps<{ critique: Critique }>()
 const MOST = 6
 const WORDS = { works: 'works', look: 'look again', fix: 'to fix' } as const
 const readings = computed(() => keyReadings({
-  readings: readingsOf(props.report, { standards: props.critique.standards, declared: null }), judged: props.critique.notes.judged, marked: props.critique.corrections.map(c => c.readingId)
+  readings: props.critique.readings, judged: props.critique.notes.judged, marked: props.critique.corrections.map(c => c.readingId)
 }, MOST))
 </script>
 
@@ -17,7 +15,7 @@ const readings = computed(() => keyReadings({
   <details class="measured">
     <summary>What was measured</summary>
     <dl>
-      <template v-for="r in readings" :key="r.id">
+      <template v-for="r in readings" :key="r.key">
         <dt class="quiet">{{ WORDS[r.verdict] }}</dt>
         <dd><p class="words">{{ r.sentence }}</p><p class="quiet">{{ r.why }}</p></dd>
       </template>

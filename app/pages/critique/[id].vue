@@ -25,7 +25,6 @@ onMounted(async () => {
 const session = useSessionStore()
 /** The instructor looks at it as the learner will. */
 const previewed = computed(() => session.account?.role === 'instructor')
-const report = computed(() => (submission.value?.measurement.state === 'done' ? submission.value.measurement.report : null))
 /** One correction after the other, each alone on the picture. */
 function step(by: 1 | -1) {
   const all = critique.value!.corrections, at = all.findIndex(c => c.id === chosen.value)
@@ -83,7 +82,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         <h2>The next step</h2>
         <RichText :words="critique.verdict" />
       </section>
-      <KeyReadings v-if="report" :report="report" :critique="critique" />
+      <KeyReadings v-if="critique.readings.length" :critique="critique" />
       <section v-if="!previewed || critique.questionBack" aria-label="One question back">
         <template v-if="critique.questionBack">
           <h2>You asked</h2>

@@ -1,6 +1,7 @@
 /** The attention map: how strongly each place stands out, and why (measures §4). */
 import { blurPlane } from '../../picture/blur'
 import { createPlane, enlargePlane, type Plane } from '../../picture/plane'
+import { perPlanes } from '../../picture/per-planes'
 import type { Planes } from '../../picture/planes'
 import { combine, conspicuityOf, type ChannelPlanes } from './conspicuity'
 import { featuresOf } from './features'
@@ -21,7 +22,10 @@ const HALF_ODD = 6
 /** Among alike items contrast still counts, but little: the odd one may have less of it than the rest. */
 const CONTRAST_LEFT = 0.2
 
-export function attentionOf(planes: Planes): Attention {
+/** Kept with the planes: the report, the lens, pulls and routes read the same map. */
+export const attentionOf = perPlanes(makeAttention)
+
+function makeAttention(planes: Planes): Attention {
   const features = featuresOf(planes)
   const conspicuity = conspicuityOf(features)
   const half = conspicuity.value

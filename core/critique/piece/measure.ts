@@ -1,0 +1,102 @@
+/** Everything of a piece that needs pixels, measured where the pixels are: in the bench's worker, the server's, the command line. */
+import { measureDepth, type DepthLadder, type DepthName } from '../../measure/depth'
+import { silhouetteOf, type Silhouette } from '../../measure/composition'
+import { fitTo } from '../../measure/declared'
+import { cutOutOf, edgeMaps, type CutOut } from '../../measure/edges'
+import { readingOrder, type ReadingOrder } from '../../measure/focus'
+import { greyDisagreements, type GreyDisagreement } from '../../measure/greys'
+import { hueHistogram } from '../../measure/hues'
+import { ambientOf } from '../../measure/light'
+import { measurePicture, type Source } from '../../measure/picture'
+import { isMeasured, type Measured, type Report, type Separation, type ValueSection } from '../../measure/report'
+import { meanOf, measureSeparation } from '../../measure/separation'
+import { areaTemperature, type AreaTemperature } from '../../measure/temperature'
+import { readThumbnail, type ThumbnailRead } from '../../measure/thumbnail'
+import { measureValue } from '../../measure/value'
+import { discAt, spansOf, type Area } from '../../picture/area'
+import type { Planes } from '../../picture/planes'
+import type { Raster } from '../../picture/raster'
+import type { DeclaredFit } from '../readings'
+import type { KnownArea, Picked, PieceKnown, Place } from './known'
+
+export interface Pixels { readonly raster: Raster, readonly planes: Planes }
+
+/** What a marked area is, read at every station. */
+export interface AreaMeasures {
+  readonly separation: Measured<Separation>
+  readonly temperature: AreaTemperature | null
+  readonly cutOut: CutOut | null
+  readonly silhouette: Silhouette | null
+}
+
+export type Ambient = NonNullable<ReturnType<typeof ambientOf>>
+
+/** What a report does not say of a piece. */
+export interface PieceExtras {
+  readonly declared: DeclaredFit | null
+  readonly greys: readonly GreyDisagreement[]
+  readonly thumbnail: ThumbnailRead
+  readonly depth: DepthLadder
+  /** By the area's id. */
+  readonly areas: readonly (AreaMeasures & { readonly id: number })[]
+  /** Null while no stop is given. */
+  readonly route: ReadingOrder | null
+  readonly ambient: Ambient | null
+  /** The values of the picture that a study was made from. */
+  readonly reference: Measured<ValueSection> | null
+}
+
+export interface PieceMeasures {
+  /** With the intended focus, the pairs and the areas, on the class's wheel. */
+  readonly report: Report
+  readonly extras: PieceExtras
+}
+
+/** What a picked place is averaged over, as a share of the diagonal. Our choice: a brush's width, not a pixel. */
+const SAMPLE_RADIUS = 0.012
+const sampleAt = (picked: Picked, raster: Raster): Area => ('kind' in picked ? picked : discAt(picked.x, picked.y, SAMPLE_RADIUS, raster))
+
+/** Names under which areas are planes. */
+const PLANES: Readonly<Record<string, DepthName>> = { 'foreground': 'near', 'middle ground': 'middle', 'background': 'far' }
+
+/** The ladder of the areas that are named as planes. */
+export const depthOf = (areas: readonly KnownArea[], { raster, planes }: Pixels): DepthLadder =>
+  measureDepth(Object.fromEntries(areas.flatMap(({ name, area }) => (PLANES[name.toLowerCase()] ? [[PLANES[name.toLowerCase()], area]] : []))), planes, raster)
+
+export function measureArea(name: string, area: Area, { raster, planes }: Pixels): AreaMeasures {
+  return {
+    separation: measureSeparation(name, area, planes, raster),
+    temperature: areaTemperature(area, planes, raster),
+    cutOut: cutOutOf(area, planes, edgeMaps(planes)),
+    silhouette: silhouetteOf(area, raster.width, raster.height)
+  }
+}
+
+/** @param source of the file. @param reference the picture that the piece was made from, if one is given. */
+export function measurePiece(pixels: Pixels, source: Source, known: PieceKnown, reference: Planes | null = null): PieceMeasures {
+  const { raster, planes } = pixels, { wheel, focus, areas, stops, plan } = known
+  const pairs = known.pairs.flatMap(({ name, lit, shadow }) =>
+    (shadow ? [{ name, lit: sampleAt(lit, raster), shadow: sampleAt(shadow, raster) }] : []))
+  const report = measurePicture(raster, source, { wheel, focus, areas, pairs }, planes)
+  const fit = plan && fitTo(plan, null, hueHistogram(raster, planes, wheel))
+  const peaks = isMeasured(report.focus) ? report.focus.peaks : []
+  return {
+    report,
+    extras: {
+      declared: fit && plan ? { scheme: plan, coverage: fit.coverage, rotation: fit.rotation } : null,
+      greys: greyDisagreements(raster, planes),
+      thumbnail: readThumbnail(raster, planes, focus),
+      depth: depthOf(areas, pixels),
+      areas: areas.map(({ id, name, area }) => ({ id, ...measureArea(name, area, pixels) })),
+      route: stops.length > 0 ? readingOrder(peaks, stops) : null,
+      ambient: ambientIn(known.surroundings, report, pixels),
+      reference: reference && measureValue(reference)
+    }
+  }
+}
+
+function ambientIn(surroundings: Place | null, { light }: Report, { raster, planes }: Pixels): Ambient | null {
+  if (!surroundings || !light || !isMeasured(light)) return null
+  const around = meanOf(spansOf(sampleAt(surroundings, raster), raster.width, raster.height), planes, raster)
+  return around && ambientOf(light.consensus, around.linear)
+}

@@ -1,0 +1,52 @@
+/**
+ * `npm run hostile`: two thousand generated files are handed in to a server of its own on the loopback address, two
+ * at a time. None may be stored that cannot be opened again, none keeps anybody waiting, and memory stays bounded.
+ * `npm run hostile -- 200 7`: how many, and the seed.
+ */
+import { watchMemory } from '../load/memory'
+import { conclude, figure } from '../load/figures'
+import { House } from '../house'
+import { waitsDuring } from '../probe'
+import { hostileFiles } from './files'
+
+const [count = 2000, seed = 1] = process.argv.slice(2).map(Number)
+const AT_ONCE = 2
+
+interface Seen { readonly kind: string, readonly status: number, readonly ms: number }
+
+const house = await House.open({ learners: AT_ONCE })
+const memory = watchMemory(house.server.pid!)
+const seen: Seen[] = []
+const files = hostileFiles(count, seed)
+
+async function handInAll(sender: number): Promise<void> {
+  const person = await house.signedIn(`learner-${sender}`)
+  for (let next = await files.next(); !next.done; next = await files.next()) {
+    const { kind, bytes } = next.value
+    const from = performance.now(), answer = await person.handIn(bytes), told = (await answer.json()) as { id?: number }
+    seen.push({ kind, status: answer.status, ms: performance.now() - from })
+    if (told.id !== undefined && (await person.fetch(`/submissions/${told.id}/picture/full`)).status !== 200) damaged.push(`${kind}: the full size of piece ${told.id}`)
+  }
+}
+const damaged: string[] = []
+const waits = await waitsDuring(house.origin, () => Promise.all(Array.from({ length: AT_ONCE }, (_, i) => handInAll(i))))
+
+await house.allMeasured(600_000)
+const unmeasured = (await house.states()).filter(state => state !== 'done').length
+const held = memory.stop()
+await house.close()
+
+const tally = new Map<string, Map<number, number>>()
+for (const { kind, status } of seen) {
+  const of = tally.get(kind) ?? new Map<number, number>()
+  tally.set(kind, of.set(status, (of.get(status) ?? 0) + 1))
+}
+for (const [kind, statuses] of tally) console.log(`  ${kind.padEnd(24)} ${[...statuses].map(([status, n]) => `${n} × ${status}`).join(', ')}`)
+for (const line of damaged.slice(0, 20)) console.log(`  stored and not readable: ${line}`)
+figure(`of ${seen.length} files stored damaged`, damaged.length, 0)
+figure('taken, and not measured', unmeasured, 0)
+figure('answers that are neither taken nor refused in words', seen.filter(s => ![200, 413, 415, 422].includes(s.status)).length, 0)
+figure('longest answer', Math.max(...seen.map(s => s.ms)) / 1000, 10, ' s')
+figure('longest wait of a small question meanwhile', Math.max(...waits), 300, ' ms')
+figure('most memory of the server and its workers', Math.max(...held) / 1e9, 1.2, ' GB')
+conclude()
