@@ -3,7 +3,7 @@ import { submissionSchema, type Submission } from '~~/shared/submission'
 import { critiqueSchema, FOCUS_NAME, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
 import type { Judged, Notes } from '~~/shared/notes'
 import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
-import type { PieceKnown } from '~~/core/critique/piece/known'
+import { nothingKnown, type PieceKnown } from '~~/core/critique/piece/known'
 import type { PieceMeasures } from '~~/core/critique/piece/measure'
 import { readingsOfPiece, type PieceReading } from '~~/core/critique/piece/readings'
 import { STATION_LETTER, type Reading, type Station } from '~~/core/critique/reading'
@@ -59,9 +59,10 @@ export const useBenchStore = defineStore('bench', () => {
   const notes = computed<Notes>(() => critique.value!.notes)
   /** What is known of the piece beside its pixels. */
   const known = computed<PieceKnown>(() => {
-    const { pairs, surroundings, stops, firstEye } = notes.value, drawn = critique.value!.areas
+    if (!critique.value || !submission.value) return nothingKnown(DEFAULT_STANDARDS.wheel)
+    const { pairs, surroundings, stops, firstEye } = notes.value, drawn = critique.value.areas
     return {
-      wheel: ownWheel.value ?? standards.value.wheel, plan: submission.value!.plannedScheme, pairs, surroundings, stops, firstEye,
+      wheel: ownWheel.value ?? standards.value.wheel, plan: submission.value.plannedScheme, pairs, surroundings, stops, firstEye,
       focus: drawn.find(a => a.name === FOCUS_NAME)?.area ?? null, areas: drawn.filter(a => a.name !== FOCUS_NAME)
     }
   })

@@ -3,6 +3,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
+import { demoSignIns } from '../../demo/people'
 import { seedDemo } from '../../demo/seed'
 import { countAccounts } from '../../server/db/accounts'
 import { migrate } from '../../server/db/migrate'
@@ -61,7 +62,7 @@ export async function startServer({ port, databaseUrl, secret, demo, folder }: S
     detached: true,
     env: {
       ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), CRITICA_DATABASE_URL: databaseUrl, CRITICA_SECRET: secret,
-      CRITICA_DEMO: demo ? '1' : '0', NITRO_SHUTDOWN_TIMEOUT: '3000'
+      CRITICA_SHOWN_SIGN_INS: JSON.stringify(demo ? demoSignIns() : []), NITRO_SHUTDOWN_TIMEOUT: '3000'
     }
   })
   if (folder) writeFileSync(pidFile(folder), String(server.pid))

@@ -23,6 +23,15 @@ export type Target =
   | { readonly measure: 'temperature', readonly atLeast: number }
   | { readonly measure: 'line-dependence', readonly atMost: number }
 
+/** What a target's number counts: value steps, degrees of temperature (−100 to 100), a place in an order, or a share (0–1). */
+export type TargetUnit = 'steps' | 'temperature' | 'rank' | 'share'
+
+const UNIT: Readonly<Record<Target['measure'], TargetUnit>> = {
+  'range': 'steps', 'separation': 'steps', 'near-black': 'share', 'coverage': 'share', 'evenness': 'share', 'focus-rank': 'rank',
+  'temperature': 'temperature', 'line-dependence': 'share'
+}
+export const unitOf = ({ measure }: Target): TargetUnit => UNIT[measure]
+
 export interface TargetState { readonly value: number, readonly reached: boolean }
 
 /** Everything a target may have to look at. */

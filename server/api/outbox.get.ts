@@ -1,6 +1,5 @@
-import { listMail } from '../db/outbox'
-import { db } from '../db/pool'
 import { route } from '../http/route'
+import { mailOf } from '../services/mail'
 
 /** What the simulated post office would have sent. */
-export default route('account', ({ account }) => listMail(db(), account.id))
+export default route('account', ({ account }) => mailOf(account))

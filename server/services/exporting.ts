@@ -13,7 +13,8 @@ import { isMeasured, type Report } from '../../core/measure/report'
 import { instructorName } from '../db/classes'
 import { listAnnotations } from '../db/corrections'
 import { db } from '../db/pool'
-import { visibleSubmission } from './access'
+import type { Submission } from '../../shared/submission'
+import { visiblePiece, visibleSubmission } from './access'
 import { readCritique } from './critiques'
 
 export const EXPORTS = ['report.json', 'palette.gpl', 'readings.csv', 'annotations.json'] as const
@@ -39,22 +40,48 @@ function readingsTable(readings: readonly Reading[]): string {
   })), { escapeFormulae: true }) + '\r\n'
 }
 
-/** @param origin where the application is reached, for the annotations' identifiers. @throws AppError while the piece is not measured. */
-export async function exportPiece(account: Account, submissionId: number, name: ExportName, origin: string): Promise<Exported> {
-  const submission = await visibleSubmission(account, submissionId)
-  const fileName = exportFileName(submission.title, name)
-  if (name === 'annotations.json') {
-    const { corrections, releasedAt } = await readCritique(account, submissionId), foreign = await listAnnotations(db(), submissionId)
-    const page = annotationPage(
-      corrections.map(c => ({ ...c, tag: tagOf(c), targetWords: c.target && describeTarget(c.target), foreign: foreign.get(c.id) ?? null })),
-      { picture: pictureName(origin, submissionId), title: submission.title, width: submission.width, height: submission.height,
-        creator: await instructorName(db(), submission.classId), created: releasedAt ?? submission.handedInAt })
-    return { mediaType: 'application/ld+json', fileName, text: JSON.stringify(page, null, 2) }
-  }
+/** What a measured piece is written from. */
+interface Measured { readonly submission: Submission, readonly report: Report }
+
+async function measuredPiece(account: Account, id: number): Promise<Measured> {
+  const submission = await visibleSubmission(account, id)
   if (submission.measurement.state !== 'done') throw new AppError('invalid', 'This piece is not measured yet.')
-  const report = submission.measurement.report as Report
-  if (name === 'report.json') return { mediaType: 'application/json', fileName, text: JSON.stringify(report, null, 2) }
-  if (name === 'readings.csv') return { mediaType: 'text/csv; charset=utf-8', fileName, text: readingsTable((await readCritique(account, submissionId)).readings) }
+  return { submission, report: submission.measurement.report as Report }
+}
+
+async function annotations(account: Account, id: number, origin: string): Promise<string> {
+  const { piece } = await visiblePiece(account, id), { corrections, releasedAt } = await readCritique(account, id), foreign = await listAnnotations(db(), id)
+  const page = annotationPage(
+    corrections.map(c => ({ ...c, tag: tagOf(c), targetWords: c.target && describeTarget(c.target), foreign: foreign.get(c.id) ?? null })), {
+      picture: pictureName(origin, id), title: piece.title, width: piece.width, height: piece.height,
+      creator: await instructorName(db(), piece.classId), created: releasedAt ?? piece.handedInAt
+    })
+  return JSON.stringify(page, null, 2)
+}
+
+async function table(account: Account, id: number): Promise<string> {
+  await measuredPiece(account, id)
+  return readingsTable((await readCritique(account, id)).readings)
+}
+
+async function palette(account: Account, id: number): Promise<string> {
+  const { submission, report } = await measuredPiece(account, id)
   if (!isMeasured(report.harmony)) throw new AppError('invalid', 'This picture has no palette: nothing of it could be measured.')
-  return { mediaType: 'text/plain; charset=utf-8', fileName, text: gimpPalette(submission.title, report.harmony.palette) }
+  return gimpPalette(submission.title, report.harmony.palette)
+}
+
+interface Format { readonly mediaType: string, readonly write: (account: Account, id: number, origin: string) => Promise<string> }
+
+/** Each name with what is written under it. */
+const FORMATS: Readonly<Record<ExportName, Format>> = {
+  'report.json': { mediaType: 'application/json', write: async (account, id) => JSON.stringify((await measuredPiece(account, id)).report, null, 2) },
+  'palette.gpl': { mediaType: 'text/plain; charset=utf-8', write: palette },
+  'readings.csv': { mediaType: 'text/csv; charset=utf-8', write: table },
+  'annotations.json': { mediaType: 'application/ld+json', write: annotations }
+}
+
+/** @param origin where the application is reached, for the annotations' identifiers. @throws AppError while the piece is not measured. */
+export async function exportPiece(account: Account, id: number, name: ExportName, origin: string): Promise<Exported> {
+  const { piece: { title } } = await visiblePiece(account, id), { mediaType, write } = FORMATS[name]
+  return { mediaType, fileName: exportFileName(title, name), text: await write(account, id, origin) }
 }

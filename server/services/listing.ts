@@ -1,6 +1,7 @@
-/** The pieces of one account, a window at a time. */
+/** The classes and the pieces of one account, pieces a window at a time. */
 import type { Account } from '../../shared/account'
 import { MOST_LISTED, type ListQuery, type ListedSubmission, type PiecePage, type ShelfTotals } from '../../shared/submission'
+import { listClassesOf, type ClassRow } from '../db/classes'
 import { countShelves, listOwn, listShelf, listSome } from '../db/lists'
 import { db } from '../db/pool'
 
@@ -18,3 +19,6 @@ export const somePieces = (account: Account, ids: readonly number[]): Promise<Li
   listSome(db(), account.id, ids.slice(0, MOST_LISTED))
 
 export const shelfTotals = (account: Account): Promise<ShelfTotals> => countShelves(db(), account.id)
+
+/** Those an account teaches or is in. */
+export const classesOf = (account: Account): Promise<ClassRow[]> => listClassesOf(db(), account.id)

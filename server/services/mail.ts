@@ -1,7 +1,9 @@
 /** Telling people: every message goes to the outbox in the transaction that caused it, so that none is sent for what did not happen. */
 import type { PieceFacts } from '../../shared/submission'
-import { insertMail } from '../db/outbox'
-import type { Db } from '../db/pool'
+import type { Account } from '../../shared/account'
+import type { Mail } from '../../shared/mail'
+import { insertMail, listMail } from '../db/outbox'
+import { db, type Db } from '../db/pool'
 
 const SIGNED = '\n\nYou find it in Critica under the piece. This address is not read.'
 
@@ -17,3 +19,6 @@ export const tellQuestion = (connection: Db, instructorId: number, { learner, ti
 
 export const tellAnswer = (connection: Db, { learner, title }: PieceFacts, answer: string): Promise<void> =>
   insertMail(connection, learner.id, `Your question about “${title}” is answered`, answer + SIGNED)
+
+/** What an account may see of what was sent: its own, and an instructor that to the learners of their classes. */
+export const mailOf = (account: Account): Promise<Mail[]> => listMail(db(), account.id)

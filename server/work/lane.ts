@@ -4,7 +4,7 @@
  * and a decoder that crashes takes nobody along. Work is given out fairly, and each task has its time limit.
  */
 import { fork, type ChildProcess } from 'node:child_process'
-import { constants, setPriority } from 'node:os'
+import { setPriority } from 'node:os'
 import { FairQueue } from './fair-queue'
 import type { Progress, Told } from './protocol'
 
@@ -29,6 +29,8 @@ export interface LaneTask {
 export class TaskTooLong extends Error {}
 
 const IDLE_MS = 60_000
+/** Whoever waits for a page goes a little before whoever waits for a measurement: further back, a busy machine starves the queue. */
+const STEP_BACK = 2
 /** What a process keeps of a large picture it does not give back by itself: one that holds more is not used again. Bytes. */
 const MOST_HELD = 350e6
 
@@ -64,8 +66,7 @@ export class Lane {
     child.once('exit', () => this.children.delete(child))
     child.on('error', error => console.error('a working process:', error))
     try {
-      // Whoever waits for a page goes before whoever waits for a measurement.
-      if (child.pid) setPriority(child.pid, constants.priority.PRIORITY_BELOW_NORMAL)
+      if (child.pid) setPriority(child.pid, STEP_BACK)
     } catch { /* not everywhere may a process step back */ }
     return child
   }

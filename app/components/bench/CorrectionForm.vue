@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describeTarget, type Target } from '~~/core/critique/target'
+import { describeTarget, unitOf, type Target } from '~~/core/critique/target'
 import { targetChoices } from '~~/core/critique/target-choices'
 import { isMeasured } from '~~/core/measure/report'
 import { isSectorScheme } from '~~/core/wheel/schemes'
@@ -54,20 +54,18 @@ function aim(target: Target | null) {
 }
 watch(() => bench.theirs, end)
 const hasTarget = ref(form.target !== null)
-/** Targets in steps, degrees of temperature or ranks; the others are shares. */
-const AS_IT_IS: readonly string[] = ['range', 'separation', 'temperature', 'focus-rank']
 /** The target's number, in the unit it is spoken in: shares as percent. */
 const bound = computed({
   get: () => {
     const t = form.target
     if (!t) return 0
     const raw = 'atLeast' in t ? t.atLeast : t.atMost
-    return AS_IT_IS.includes(t.measure) ? raw : Math.round(raw * 100)
+    return unitOf(t) === 'share' ? Math.round(raw * 100) : raw
   },
   set: (shown: number) => {
     const t = form.target
     if (!t || !Number.isFinite(Number(shown))) return
-    const raw = AS_IT_IS.includes(t.measure) ? Number(shown) : Number(shown) / 100
+    const raw = unitOf(t) === 'share' ? Number(shown) / 100 : Number(shown)
     form.target = ('atLeast' in t ? { ...t, atLeast: raw } : { ...t, atMost: raw }) as typeof t
   }
 })

@@ -1,5 +1,4 @@
-import { listClassesOf } from '../../db/classes'
-import { db } from '../../db/pool'
 import { route } from '../../http/route'
+import { classesOf } from '../../services/listing'
 
-export default route('account', ({ account }) => listClassesOf(db(), account.id))
+export default route('account', ({ account }) => classesOf(account))
