@@ -1,4 +1,4 @@
-/** The one schema of the report, shared by server, client and command line (measures §10). */
+/** The one schema of the report, shared by server, client and command line. */
 import { z } from 'zod'
 import type { Report } from '../core/measure/report'
 import { contractOf } from './contract'

@@ -1,12 +1,12 @@
 /** The bench's shared state: the piece, its critique, where the instructor is and what is shown. */
 import { submissionSchema, type Submission } from '~~/shared/submission'
-import { critiqueSchema, FOCUS_NAME, type Correction, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
+import { critiqueSchema, FOCUS_NAME, type CorrectionDraft, type Critique, type MarkedArea } from '~~/shared/critique'
 import type { Judged, Notes } from '~~/shared/notes'
 import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
 import { nothingKnown, type PieceKnown } from '~~/core/critique/piece/known'
 import type { PieceMeasures } from '~~/core/critique/piece/measure'
 import { readingsOfPiece, type PieceReading } from '~~/core/critique/piece/readings'
-import { STATION_LETTER, type Reading, type Station } from '~~/core/critique/reading'
+import type { Reading, Station } from '~~/core/critique/reading'
 import type { LensRequest } from '~~/core/lens/lens'
 import type { Area } from '~~/core/picture/area'
 import type { Report } from '~~/core/measure/report'
@@ -14,8 +14,6 @@ import type { WheelName } from '~~/core/wheel/steps'
 import type { TriedArea } from '~/workers/protocol'
 import { createDrawing } from './drawing'
 import { createEdits } from './edits'
-
-export const tagOf = (correction: Pick<Correction, 'station' | 'order'>): string => `${STATION_LETTER[correction.station]}${correction.order}`
 
 export const useBenchStore = defineStore('bench', () => {
   // Shallow, because these go to the worker as they are: a deep proxy cannot be sent.

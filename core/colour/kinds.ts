@@ -1,5 +1,5 @@
 /**
- * Hue, tint, shade, tone or neutral: what a full-strength colour was mixed with (measures §2).
+ * Hue, tint, shade, tone or neutral: what a full-strength colour was mixed with.
  *
  * In linear light a mixture is a · anchor + w · white + (1 − a − w) · black. Least squares over the
  * three channels gives the amount of anchor a and of white w; the grey it was mixed with then has

@@ -8,7 +8,7 @@ import type { Rgb } from './srgb'
 export type Oklab = readonly [L: number, a: number, b: number]
 export interface Oklch { readonly l: number, readonly c: number, readonly h: number | null }
 
-/** OKLCH chroma under which a colour is neutral and has no hue (house definition, measures §1). */
+/** OKLCH chroma under which a colour is neutral and has no hue (house definition). */
 export const NEUTRAL_CHROMA = 0.03
 
 export function convertLinearToOklab([r, g, b]: Rgb): Oklab {

@@ -1,4 +1,4 @@
-/** Temperature of one colour (measures §5): red-orange is the warm pole, blue-green the cool. */
+/** Temperature of one colour: red-orange is the warm pole, blue-green the cool. */
 import type { Oklab } from './oklab'
 
 const POLE = (45 * Math.PI) / 180

@@ -11,6 +11,9 @@ export const STATION_LETTER: Readonly<Record<Station, string>> = {
   'first-look': 'A', 'values': 'V', 'focus': 'F', 'temperature': 'T', 'harmony': 'H', 'light': 'L', 'edges': 'E', 'verdict': 'G'
 }
 
+/** What a correction is called on the picture: its station's letter and its place in the order of importance. */
+export const tagOf = ({ station, order }: { readonly station: Station, readonly order: number }): string => `${STATION_LETTER[station]}${order}`
+
 export type ReadingVerdict = 'works' | 'look' | 'fix'
 
 /** A number against its standard, for the bar under the sentence. */

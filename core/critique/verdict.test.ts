@@ -4,7 +4,7 @@ import { draftVerdict } from './verdict'
 
 const reading = (id: string, verdict: Reading['verdict'], sentence: string, why = 'Because.'): Reading => ({ id, station: 'values', verdict, sentence, why, trains: [] })
 const readings = [
-  reading('harmony.scheme', 'works', 'The colour keeps to opposites.'), reading('value.separation', 'fix', 'The ferry merges.', 'unused'),
+  reading('harmony.scheme', 'works', 'The colour keeps to opposites.'), reading('value.separation', 'fix', 'The ferry merges.', 'Hue alone does not lift it at a distance.'),
   reading('value.range', 'works', 'The range is full.'), reading('composition.horizon', 'works', 'The division lies low.')
 ]
 const correction = (what: string, readingId: string | null = null) => ({ what, todo: `Do something about ${what.toLowerCase()}`, readingId })
@@ -14,7 +14,7 @@ it('drafts from marks and readings, most important first, at most three in front
   expect(draft.works).toBe('The range is full.\nThe colour keeps to opposites.')
   expect(draft.verdict.split('\n')).toEqual([
     '1. The ferry merges. Do something about the ferry merges.', '2. B. Do something about b.', '3. C. Do something about c.',
-    'Why it matters for “the last ferry”: A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.', 'Later, one more: D.',
+    'Why it matters for “the last ferry”: Hue alone does not lift it at a distance.', 'Later, one more: D.',
     'One next step: Do something about the ferry merges.', 'The exercise: Opposites.'
   ])
 })

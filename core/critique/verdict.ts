@@ -3,7 +3,6 @@
  * It invents nothing: every sentence stands in a reading or a correction, or names one.
  */
 import type { Reading } from './reading'
-import { SEPARATION_WHY } from './readings/separation'
 import { count } from './words'
 
 export interface DraftSource {
@@ -37,8 +36,7 @@ const sentence = (text: string): string => { const trimmed = text.trim(); return
 
 export function draftVerdict({ works, about, readings, corrections, exercise }: DraftSource): VerdictDraft {
   const front = corrections.slice(0, IN_FRONT), rest = corrections.slice(IN_FRONT)
-  // Areas are read where they are drawn, not among the picture's own readings.
-  const first = front[0], why = first && (first.readingId === 'value.separation' ? SEPARATION_WHY : readings.find(r => r.id === first.readingId)?.why)
+  const first = front[0], why = first && readings.find(r => r.id === first.readingId)?.why
   const lines = [
     ...front.map((c, i) => `${front.length > 1 ? `${i + 1}. ` : ''}${[c.what, c.todo].filter(Boolean).map(sentence).join(' ')}`),
     ...(why ? [about.trim() ? `Why it matters for “${about.trim()}”: ${why}` : why] : []),

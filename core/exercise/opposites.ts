@@ -4,7 +4,7 @@ import { bestFit, type Fit } from '../measure/scheme'
 import { percent } from '../critique/words'
 import type { CheckResult, Exercise, HandInMeasures } from './exercise'
 
-/** Coverage at which the studio calls a scheme kept (measures §6). */
+/** Coverage at which the studio calls a scheme kept. */
 const COVERAGE = 0.8
 /** The accent: enough to be seen, too little to compete. Common practice, no source. */
 const ACCENT = { least: 0.04, most: 0.3 }

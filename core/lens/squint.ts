@@ -3,7 +3,7 @@ import { encodeByte, LINEAR_OF_BYTE } from '../colour/srgb'
 import { blurPlane } from '../picture/blur'
 import type { Raster } from '../picture/raster'
 
-/** Blur of the squint, as a share of the diagonal (measures §3). */
+/** Blur of the squint, as a share of the diagonal. */
 export const SQUINT_SHARE = 0.02
 
 /** @param sigmaPx standard deviation in pixels. @param out caller-given RGBA, overwritten. */

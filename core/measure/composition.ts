@@ -1,4 +1,4 @@
-/** Symmetry, balance, horizon, silhouettes and framing (measures §9). */
+/** Symmetry, balance, horizon, silhouettes and framing. */
 import { round3 } from '../numeric/round'
 import { percentile } from '../picture/distribution'
 import { cornersOf, type Area } from '../picture/area'

@@ -11,7 +11,7 @@ function someColours(seed: number): Float64Array {
   const random = seededRandom(seed), centres = Array.from({ length: 2 + (seed % 2) }, () => 360 * random())
   return Float64Array.from({ length: 360 }, (_, bin) => 0.02 * random() + centres.reduce((sum, c) => sum + Math.exp(-(((((bin - c + 540) % 360) - 180) / 12) ** 2)), 0))
 }
-/** measures §6: a bin is inside where its centre is at most the half-width from the turned centre of a sector. */
+/** A bin is inside where its centre is at most the half-width from the turned centre of a sector. */
 function coverageOf(name: string, weight: Float64Array, rotation: number): number {
   const { sectors } = SCHEMES.find(s => s.name === name)!
   let inside = 0, all = 0

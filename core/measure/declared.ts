@@ -1,4 +1,4 @@
-/** Judging a picture against the scheme its maker planned (measures §6, declared scheme). */
+/** Judging a picture against the scheme its maker planned. */
 import type { SectorScheme } from '../wheel/schemes'
 import type { HueHistogram } from './hues'
 import { bestFit, fitAt, type Fit } from './scheme'

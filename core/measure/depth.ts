@@ -1,4 +1,4 @@
-/** Foreground, middle and background as marked areas: do they step back? (measures §3 and §5) */
+/** Foreground, middle and background as marked areas: do they step back? */
 import { chromaOf } from '../colour/oklab'
 import { temperatureOf } from '../colour/temperature'
 import { eachPixel, spansOf, type Area } from '../picture/area'

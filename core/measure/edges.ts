@@ -1,4 +1,4 @@
-/** Sharpness, detail, dependence on line, cut-out figures (measures §8). */
+/** Sharpness, detail, dependence on line, cut-out figures. */
 import { round3 } from '../numeric/round'
 import { boxPlane } from '../picture/blur'
 import { closeGrid, createGrid, GRID_MOST, type Grid } from '../picture/closing'

@@ -1,6 +1,6 @@
 /**
  * Colour families: the peaks of the hue histogram on the wheel, smoothed by a circular Gaussian of
- * σ = 8°, each reaching to the valleys around it (measures §6).
+ * σ = 8°, each reaching to the valleys around it.
  */
 import { round1, round3, roundAngle } from '../numeric/round'
 import { percentile, type Distribution } from '../picture/distribution'

@@ -1,4 +1,4 @@
-/** Where the eye goes, and whether that is where it should (measures §4). */
+/** Where the eye goes, and whether that is where it should. */
 import { round1, round3 } from '../numeric/round'
 import { listComponents } from '../picture/components'
 import { areaHolds, boundsOf, ringOf, spansOf, type Area, type Spans } from '../picture/area'

@@ -1,4 +1,4 @@
-/** Framing trials: the readings that a crop changes, measured again on each (measures §9). */
+/** Framing trials: the readings that a crop changes, measured again on each. */
 import { planesOf } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { cropOf, FRAMINGS, horizonOf, symmetryOf } from './composition'

@@ -1,4 +1,4 @@
-/** Four ways to see a picture without colour, and where they disagree most (measures §1). */
+/** Four ways to see a picture without colour, and where they disagree most. */
 import { convertLuminanceToValue, luminanceOf } from '../colour/lab'
 import { formatHex, LINEAR_OF_BYTE } from '../colour/srgb'
 import type { Planes } from '../picture/planes'

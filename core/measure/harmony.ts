@@ -1,4 +1,4 @@
-/** Colour families, scheme, proportion, saturation and palette (measures §6). */
+/** Colour families, scheme, proportion, saturation and palette. */
 import { NEUTRAL_CHROMA } from '../colour/oklab'
 import { round3 } from '../numeric/round'
 import { percentile, shareBelow } from '../picture/distribution'

@@ -1,5 +1,5 @@
 /**
- * One light for all materials (measures §7). Reflectance cancels in the channel-wise ratio
+ * One light for all materials. Reflectance cancels in the channel-wise ratio
  * shadow ÷ lit of linear light, so one light gives one ratio for every material.
  */
 import { differenceOf } from '../colour/difference'

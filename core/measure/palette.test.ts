@@ -31,7 +31,7 @@ describe('the palette', () => {
 })
 
 describe('hue bins', () => {
-  // Reference: culori's HSV and OKLCH hue, turned as measures §2 says.
+  // Reference: culori's HSV and OKLCH hue, turned to yellow at the top, clockwise.
   it('agree with culori on the process and the perceptual wheel', () => {
     const random = seededRandom(9), raster = createRaster(64, 64)
     for (let i = 0; i < raster.data.length; i++) raster.data[i] = i % 4 === 3 ? 255 : Math.floor(256 * random())

@@ -1,4 +1,4 @@
-/** Where flat black and bare white lie, and what black could have been mixed instead (measures §3). */
+/** Where flat black and bare white lie, and what black could have been mixed instead. */
 import { fitToGamut } from '../colour/gamut'
 import { valueOfLinear } from '../colour/lab'
 import { oklabOf } from '../colour/oklab'

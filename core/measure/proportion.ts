@@ -1,4 +1,4 @@
-/** How much of each colour: leader, assistant, accent, and Goethe's contrast of extension (measures §6). */
+/** How much of each colour: leader, assistant, accent, and Goethe's contrast of extension. */
 import { wrapDegrees } from '../numeric/angle'
 
 /** Shares normalised to 1, descending, with Shannon evenness 0–1. Null for fewer than two sectors or no weight. */

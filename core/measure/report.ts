@@ -1,4 +1,4 @@
-/** The report's shape (measures §10): types only, so every layer can speak of it. */
+/** The report's shape: types only, so every layer can speak of it. */
 import type { Kind } from '../colour/kinds'
 import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'

@@ -1,4 +1,4 @@
-/** Fitting the studio's schemes to a picture's hue histogram, and naming the one it keeps to (measures §6). */
+/** Fitting the studio's schemes to a picture's hue histogram, and naming the one it keeps to. */
 import { round1, round3 } from '../numeric/round'
 import { SCHEMES, type Scheme, type SectorScheme } from '../wheel/schemes'
 import type { RankedScheme } from './report'

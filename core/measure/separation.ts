@@ -1,4 +1,4 @@
-/** How far an area stands from the ring around it, or from another area (measures §3). */
+/** How far an area stands from the ring around it, or from another area. */
 import { differenceOf } from '../colour/difference'
 import { convertLinearToLab } from '../colour/lab'
 import type { Oklab } from '../colour/oklab'

@@ -1,4 +1,4 @@
-/** Warm and cool: absolute, by lights and darks, and relative to the scene (measures §5). */
+/** Warm and cool: absolute, by lights and darks, and relative to the scene. */
 import { chromaOf, NEUTRAL_CHROMA } from '../colour/oklab'
 import { NEITHER_BELOW, temperatureOf } from '../colour/temperature'
 import { round1, round3 } from '../numeric/round'
@@ -79,7 +79,7 @@ export interface AreaTemperature {
   readonly neutral: boolean
 }
 
-/** Temperature of a marked area against the scene and against the ring around it (measures §5). Null where either holds no pixel. */
+/** Temperature of a marked area against the scene and against the ring around it. Null where either holds no pixel. */
 export function areaTemperature(area: Area, planes: Planes, raster: Raster): AreaTemperature | null {
   const spans = spansOf(area, planes.width, planes.height)
   const inside = meanOf(spans, planes, raster), around = meanOf(ringOf(spans, RING_SHARE * diagonalOf(planes)), planes, raster)

@@ -1,4 +1,4 @@
-/** Does the big picture read at thumbnail size, or did detail eat it? (measures §3) */
+/** Does the big picture read at thumbnail size, or did detail eat it? */
 import { planesOf, type Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { fitWithin, reduceTo } from '../picture/resample'

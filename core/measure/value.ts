@@ -1,4 +1,4 @@
-/** Value range, key, thirds, natural groups, near-black and near-white (measures §3). */
+/** Value range, key, thirds, natural groups, near-black and near-white. */
 import { naturalBreaks } from '../numeric/breaks'
 import { round1, round3 } from '../numeric/round'
 import { coarsen, percentile, shareBelow, type Distribution } from '../picture/distribution'

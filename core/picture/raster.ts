@@ -1,4 +1,4 @@
-/** The working raster: 8-bit sRGB RGBA, rows from the top (measures §1). */
+/** The working raster: 8-bit sRGB RGBA, rows from the top. */
 export interface Raster {
   readonly width: number
   readonly height: number

@@ -1,5 +1,5 @@
 /**
- * The studio's colour schemes as sectors on a wheel, placed by one rotation (measures §6). The
+ * The studio's colour schemes as sectors on a wheel, placed by one rotation. The
  * sector idea is that of harmonic templates: D. Cohen-Or et al., "Color Harmonization", SIGGRAPH 2006.
  */
 export type SectorScheme = 'monochrome' | 'analogous' | 'complementary' | 'near-complementary' | 'split-complementary'

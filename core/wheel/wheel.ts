@@ -1,5 +1,5 @@
 /**
- * One face for the three schools of wheel (measures §2): yellow at 0 (top), clockwise, degrees.
+ * One face for the three schools of wheel: yellow at 0 (top), clockwise, degrees.
  * A neutral has no position; callers get null and say so.
  */
 import { hueOf, wrapDegrees } from '../numeric/angle'

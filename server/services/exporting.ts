@@ -1,9 +1,9 @@
 /** A piece in open formats, at once: its report, its palette, its readings as a table, and for those who may read the critique its corrections as annotations. */
 import Papa from 'papaparse'
 import { AppError } from '../../shared/errors'
-import type { Correction, Critique } from '../../shared/critique'
+import type { Critique } from '../../shared/critique'
 import type { Account } from '../../shared/account'
-import { STATION_LETTER, type Reading } from '../../core/critique/reading'
+import { tagOf, type Reading } from '../../core/critique/reading'
 import { roundTo } from '../../core/numeric/round'
 import type { LayeredCorrection } from '../work/layers/layers'
 import { describeTarget } from '../../core/critique/target'
@@ -26,8 +26,6 @@ export const exportFileName = (title: string, name: string): string => `${plainN
 
 /** What a piece's picture is called in annotations. */
 export const pictureName = (origin: string, submissionId: number): string => `${origin}/api/submissions/${submissionId}/picture/full`
-
-const tagOf = ({ station, order }: Pick<Correction, 'station' | 'order'>): string => `${STATION_LETTER[station]}${order}`
 
 /** Corrections as layers of a picture. */
 export const layeredCorrections = ({ corrections }: Critique): LayeredCorrection[] =>

@@ -3,7 +3,7 @@ import { format } from 'date-fns'
 import { AppError } from '../../shared/errors'
 import type { Critique } from '../../shared/critique'
 import { STAGE_WORDS, type Submission } from '../../shared/submission'
-import { STATION_LETTER } from '../../core/critique/reading'
+import { tagOf } from '../../core/critique/reading'
 import { keyReadings } from '../../core/critique/key-readings'
 import { scoreRubric } from '../../core/critique/rubric'
 import { describeTarget } from '../../core/critique/target'
@@ -32,7 +32,7 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
     trials: corrections.flatMap(({ trial, area }) => (trial ? [{ trial, area }] : [])),
     words: {
       title: submission.title, about: about.filter(Boolean).join(' · '), question: submission.question, works: critique.works.split('\n').filter(line => line.trim()), verdict: critique.verdict,
-      corrections: corrections.map(c => ({ tag: `${STATION_LETTER[c.station]}${c.order}`, area: c.area, mark: c.mark, what: c.what, reason: c.reason, todo: c.todo, shown: c.trial && describeTrial(c.trial), target: c.target && describeTarget(c.target) })),
+      corrections: corrections.map(c => ({ tag: tagOf(c), area: c.area, mark: c.mark, what: c.what, reason: c.reason, todo: c.todo, shown: c.trial && describeTrial(c.trial), target: c.target && describeTarget(c.target) })),
       readings: keyReadings({ readings, judged: notes.judged, marked: corrections.map(c => c.readingId) }, READINGS),
       exercise: assignment && { title: EXERCISES[assignment.exercise].title, trains: EXERCISES[assignment.exercise].trains, due: day(`${assignment.dueOn}T12:00:00Z`) },
       score: score && `${score.percent} %: ${score.sum} of ${score.most}, over what was scored.`

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { describeTarget } from '~~/core/critique/target'
 import type { EffectNumbers } from '~~/core/trial/effect'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 import { useBenchPicture } from '~/composables/usePicture'
 
 /** Every trial at once: the picture as it could be, and what each correction would read then. */

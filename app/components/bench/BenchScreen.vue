@@ -2,7 +2,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
 import { bringAhead, bringStations } from '~/start/bench'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import { keptCorrection } from '~/utils/keptCorrection'
 import type { ProbeReading } from '~/workers/protocol'

@@ -4,7 +4,7 @@ import type { SortableEvent } from 'sortablejs'
 import { describeTarget } from '~~/core/critique/target'
 import { describeTrial } from '~~/core/trial/words'
 import type { Correction } from '~~/shared/critique'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 
 /** The corrections as a strip of tags over the wall; one opens as a sheet below it. */
 const open = defineModel<number | null>({ required: true })

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { EXERCISES } from '~~/core/exercise'
 import type { PieceReading } from '~~/core/critique/piece/readings'
-import type { ReadingVerdict } from '~~/core/critique/reading'
-import { tagOf } from '~/stores/bench'
+import { tagOf, type ReadingVerdict } from '~~/core/critique/reading'
 
 /** One reading: sentence, figure, and what can be done with it. The verdict is the instructor's to change, or the reading to be set aside. */
 const props = defineProps<{ reading: PieceReading }>()

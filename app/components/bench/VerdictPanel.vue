@@ -2,7 +2,7 @@
 import { addDays, format } from 'date-fns'
 import { draftVerdict } from '~~/core/critique/verdict'
 import { EXERCISES, EXERCISE_KEYS } from '~~/core/exercise'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 
 /** The last station: what works, the verdict, the exercise, and the release. */
 const bench = useBenchStore()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type Konva from 'konva'
 import { Group, Layer, Line, Rect, Text } from '~/wall/konva'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 import { linesOfMark, tagPointOf, type MarkLine } from '~~/core/critique/mark'
 import { cornersOf, tagCornerOf, type Area } from '~~/core/picture/area'
 import { shapedBy } from '~/wall/shape'

@@ -2,7 +2,7 @@
 import type { Correction } from '~~/shared/critique'
 import { linesOfMark, tagPointOf } from '~~/core/critique/mark'
 import { usePicture } from '~/composables/usePicture'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 
 /** The picture as the learner sees it: on mid grey, its corrections numbered on it. */
 const props = defineProps<{ submissionId: number, title: string, width: number, height: number, corrections: Correction[] }>()

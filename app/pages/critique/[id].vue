@@ -6,7 +6,7 @@ import { describeTrial } from '~~/core/trial/words'
 import { EXERCISES } from '~~/core/exercise'
 import { critiqueSchema, type Critique } from '~~/shared/critique'
 import { submissionSchema, type Submission } from '~~/shared/submission'
-import { tagOf } from '~/stores/bench'
+import { tagOf } from '~~/core/critique/reading'
 import { keptWords } from '~/utils/kept'
 
 const id = Number(useRoute().params.id)

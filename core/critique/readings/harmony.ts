@@ -1,5 +1,6 @@
 /** Readings of the harmony station. */
 import { isMeasured, type Family, type HarmonySection } from '../../measure/report'
+import { HOLDS } from '../../measure/scheme'
 import { SCHEME_WORDS, type SchemeName, type SectorScheme } from '../../wheel/schemes'
 import type { WheelName } from '../../wheel/steps'
 import type { LensRequest } from '../../lens/lens'
@@ -58,7 +59,7 @@ function schemeReading(harmony: HarmonySection, wheel: WheelName, { opposites }:
     ...base,
     verdict: hard ? 'look' : 'works',
     sentence: `The colour keeps to ${SCHEME_WORDS[scheme.name]}: ${familyNames(main)} hold ${percent(coverage)} of it.${hard ? ' Here opposites are taken one step off, which is softer.' : ''}`,
-    figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour inside the scheme, ${wholePercent(0.8)} wanted` },
+    figure: { value: 100 * coverage, standard: 100 * HOLDS.coverage, low: 0, high: 100, label: `${percent(coverage)} of the colour inside the scheme, ${wholePercent(HOLDS.coverage)} wanted` },
     trains: []
   }
 }
@@ -113,7 +114,7 @@ function saturationReading(harmony: HarmonySection, standards: HouseStandards): 
 export interface DeclaredFit { readonly scheme: SectorScheme, readonly coverage: number, readonly rotation: number }
 
 function declaredReading({ scheme, coverage, rotation }: DeclaredFit, wheel: WheelName): Reading {
-  const kept = coverage >= 0.8
+  const kept = coverage >= HOLDS.coverage
   return {
     id: 'harmony.declared',
     station: 'harmony',
@@ -121,7 +122,7 @@ function declaredReading({ scheme, coverage, rotation }: DeclaredFit, wheel: Whe
     sentence: kept ? `The plan was ${SCHEME_WORDS[scheme]}, and ${percent(coverage)} of the colour keeps to it.`
       : `The plan was ${SCHEME_WORDS[scheme]}, but only ${percent(coverage)} of the colour keeps to it.`,
     why: WHY.declared,
-    figure: { value: 100 * coverage, standard: 80, low: 0, high: 100, label: `${percent(coverage)} of the colour keeps to the plan, ${wholePercent(0.8)} wanted` },
+    figure: { value: 100 * coverage, standard: 100 * HOLDS.coverage, low: 0, high: 100, label: `${percent(coverage)} of the colour keeps to the plan, ${wholePercent(HOLDS.coverage)} wanted` },
     evidence: { name: 'off-scheme', wheel, scheme, rotation },
     trains: ['opposites'],
     ...(kept ? {} : {

@@ -5,8 +5,7 @@ import type { HouseStandards } from '../standards'
 import { merges } from '../../measure/separation'
 import { capital, steps } from '../words'
 
-/** Why a separation matters: also said in a verdict drafted from a mark. */
-export const SEPARATION_WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
+const WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
 
 /** Steps of value that a shape is asked to come away by: more than it takes not to merge. @param merge the house's standard. */
 export const wantedSeparation = (merge: number): number => Math.max(15, merge)
@@ -24,7 +23,7 @@ export function separationReading(what: string, separation: Separation, { merge 
     station: 'values',
     verdict: lost ? 'fix' : thin ? 'look' : 'works',
     sentence,
-    why: SEPARATION_WHY,
+    why: WHY,
     figure: { value: apart, standard: merge.value, low: 0, high: Math.max(40, apart), label: `${steps(apart)} value steps apart, ${merge.value} wanted` },
     evidence: { name: 'grey' },
     trains: [],

@@ -18,7 +18,7 @@ const box = (x: number, y: number, w: number, h: number): Area => ({ kind: 'rect
 const peak = (x: number, y: number): Peak => ({ x, y, strength: 1, causes: { value: 1, chroma: 0, hue: 0, detail: 0, orientation: 0 } })
 
 describe('instrument readings', () => {
-  it('a neutral grey in a cyan scene reads warm (measures §5; common practice, no source)', () => {
+  it('a neutral grey in a cyan scene reads warm (common practice, no source)', () => {
     const raster = fill(fill(createRaster(200, 150), '#5fa8b5'), '#8f8f8f', 80, 50, 40, 40), planes = planesOf(raster)
     expect(areaTemperatureReading('the wall', areaTemperature(box(0.4, 1 / 3, 0.2, 4 / 15), planes, raster)!).sentence).toMatch(/^The wall is \d+ warmer than the scene and \d+ warmer than what is around it\. It is a grey, and reads warm here\.$/)
   })

@@ -1,4 +1,4 @@
-/** The attention map: how strongly each place stands out, and why (measures §4). */
+/** The attention map: how strongly each place stands out, and why. */
 import { blurPlane } from '../../picture/blur'
 import { createPlane, enlargePlane, type Plane } from '../../picture/plane'
 import { perPlanes } from '../../picture/per-planes'
