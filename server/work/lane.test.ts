@@ -18,7 +18,7 @@ beforeAll(() => build({
   stdin: { contents: TASKS, resolveDir: import.meta.dirname, loader: 'ts' }, outfile: file, bundle: true, platform: 'node', format: 'esm'
 }))
 let lane: Lane
-const open = (processes = 1): Lane => (lane = new Lane({ file, processes }))
+const open = (processes = 1): Lane => (lane = new Lane({ file, processes, stepBack: 5 }))
 afterEach(() => lane.close())
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 const task = (name: string, more: object = {}) => ({ name, request: null, who: 'a', limitMs: 5000, ...more })

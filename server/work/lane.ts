@@ -13,6 +13,8 @@ export interface LaneOptions {
   readonly file: string
   /** Tasks at once. */
   readonly processes: number
+  /** How far it steps back for the processor behind whoever waits for a page: 0–19, as `nice` counts. */
+  readonly stepBack: number
 }
 
 export interface LaneTask {
@@ -29,8 +31,6 @@ export interface LaneTask {
 export class TaskTooLong extends Error {}
 
 const IDLE_MS = 60_000
-/** Whoever waits for a page goes a little before whoever waits for a measurement: further back, a busy machine starves the queue. */
-const STEP_BACK = 2
 /** What a process keeps of a large picture it does not give back by itself: one that holds more is not used again. Bytes. */
 const MOST_HELD = 350e6
 
@@ -66,7 +66,7 @@ export class Lane {
     child.once('exit', () => this.children.delete(child))
     child.on('error', error => console.error('a working process:', error))
     try {
-      if (child.pid) setPriority(child.pid, STEP_BACK)
+      if (child.pid) setPriority(child.pid, this.options.stepBack)
     } catch { /* not everywhere may a process step back */ }
     return child
   }

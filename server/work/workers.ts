@@ -21,9 +21,10 @@ let lanes: Lanes | null = null
 /** @param folder of the bundled workers. */
 export function openWorkers(folder: string): void {
   const fileOf = (name: string): string => join(folder, `${name}.worker.mjs`)
+  // Ten steps starved the measuring queue while 200 people asked; exports have no such queue behind them.
   lanes = {
-    picture: new Lane({ file: fileOf('picture'), processes: Math.max(1, availableParallelism() - 1) }),
-    full: new Lane({ file: fileOf('export'), processes: 1 })
+    picture: new Lane({ file: fileOf('picture'), processes: Math.max(1, availableParallelism() - 1), stepBack: 5 }),
+    full: new Lane({ file: fileOf('export'), processes: 1, stepBack: 15 })
   }
   lanes.picture.warm()
 }
