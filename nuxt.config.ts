@@ -57,7 +57,10 @@ export default defineNuxtConfig({
       if (!isClient || config.mode !== 'production') return
       const build = config.build!.rollupOptions!
       // Hints for a chunk's own imports are each an element set into the page, a score of them at once; the imports are found soon enough.
-      config.build!.modulePreload = { polyfill: false, resolveDependencies: (_, parts) => parts.filter(part => part.endsWith('.css')) }
+      config.build!.modulePreload = {
+        polyfill: false,
+        resolveDependencies: (_, parts) => parts.filter(part => part.endsWith('.css'))
+      }
       Object.assign(build, { input: { entry: path('app/start/begin.ts') } })
       Object.assign(build.output!, { manualChunks: (id: string) => PARTS.find(([, modules]) => modules.test(id))?.[0] })
     },

@@ -11,8 +11,32 @@ export default defineConfig({
   cacheDir: '.cache/vitest',
   test: {
     projects: [
-      { resolve: { alias }, plugins: [given], test: { name: 'unit', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'bin/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 60_000 } },
-      { test: { name: 'api', include: ['tests/api/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000, fileParallelism: false } }
+      {
+        resolve: { alias },
+        plugins: [given],
+        test: {
+          name: 'unit',
+          include: [
+            'core/**/*.test.ts',
+            'shared/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'bin/**/*.test.ts',
+            'server/**/*.test.ts',
+            'app/**/*.test.ts'
+          ],
+          testTimeout: 60_000
+        }
+      },
+      {
+        test: {
+          name: 'api',
+          include: ['tests/api/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          fileParallelism: false
+        }
+      }
     ]
   }
 })

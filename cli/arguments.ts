@@ -5,7 +5,11 @@ import { parseArgs, type ParseArgsConfig } from 'node:util'
 export class UsageError extends Error {}
 
 /** @throws UsageError for an unknown or valueless option, or when nothing is named. */
-export function readArguments<T extends NonNullable<ParseArgsConfig['options']>>(argv: string[], options: T, what: string) {
+export function readArguments<T extends NonNullable<ParseArgsConfig['options']>>(
+  argv: string[],
+  options: T,
+  what: string
+) {
   let parsed
   try {
     parsed = parseArgs({ args: argv, options, allowPositionals: true, strict: true })
@@ -19,7 +23,8 @@ export function readArguments<T extends NonNullable<ParseArgsConfig['options']>>
 /** One of a list of words, or the first of them. @throws UsageError naming the list. */
 export function oneOf<W extends string>(name: string, value: string | undefined, words: readonly W[]): W {
   if (value === undefined) return words[0]
-  if (!(words as readonly string[]).includes(value)) throw new UsageError(`--${name} is ${words.slice(0, -1).join(', ')} or ${words[words.length - 1]}, not "${value}"`)
+  if (!(words as readonly string[]).includes(value))
+    throw new UsageError(`--${name} is ${words.slice(0, -1).join(', ')} or ${words[words.length - 1]}, not "${value}"`)
   return value as W
 }
 

@@ -5,7 +5,11 @@ import { WHEEL_NAMES } from '../core/wheel/steps'
 import { command, oneOf, readArguments, UsageError } from './arguments'
 
 await command(async () => {
-  const { values, positionals } = readArguments(process.argv.slice(2), { wheel: { type: 'string' } }, 'colour, as in 2a71b0')
+  const { values, positionals } = readArguments(
+    process.argv.slice(2),
+    { wheel: { type: 'string' } },
+    'colour, as in 2a71b0'
+  )
   const wheel = oneOf('wheel', values.wheel, WHEEL_NAMES)
   for (const hex of positionals) {
     try {

@@ -6,7 +6,7 @@ import { readFile } from 'node:fs/promises'
 import { z } from 'zod'
 import { nothingKnown } from '../core/critique/piece/known'
 import { measurePiece } from '../core/critique/piece/measure'
-import { readingsOfPiece } from '../core/critique/piece/readings'
+import { readingsOfPiece } from '../core/critique/stations/readings'
 import { DEFAULT_STANDARDS } from '../core/critique/standards'
 import { measurePicture } from '../core/measure/picture'
 import { planesOf } from '../core/picture/planes'
@@ -16,19 +16,40 @@ import { decodePicture, READABLE } from '../server/work/decode'
 import { reportSchema } from '../shared/report'
 import { command, oneOf, readArguments, UsageError } from './arguments'
 
-const OPTIONS = { wheel: { type: 'string' }, ground: { type: 'string' }, focus: { type: 'string' }, areas: { type: 'string' }, pairs: { type: 'string' }, readings: { type: 'boolean' } } as const
+const OPTIONS = {
+  wheel: { type: 'string' },
+  ground: { type: 'string' },
+  focus: { type: 'string' },
+  areas: { type: 'string' },
+  pairs: { type: 'string' },
+  readings: { type: 'boolean' }
+} as const
 
 const box = z.tuple([z.number(), z.number(), z.number().positive(), z.number().positive()])
-const areasFile = z.array(z.object({ name: z.string().min(1), area: z.union([box, z.array(z.tuple([z.number(), z.number()])).min(3)]) })).min(1)
+const areasFile = z
+  .array(z.object({ name: z.string().min(1), area: z.union([box, z.array(z.tuple([z.number(), z.number()])).min(3)]) }))
+  .min(1)
 
 const pairsFile = z.array(z.object({ name: z.string().min(1), lit: box, shadow: box })).min(1)
 
 const boxArea = ([x, y, w, h]: z.infer<typeof box>): Area => ({ kind: 'rectangle', x, y, w, h })
 const areaOf = (given: z.infer<typeof areasFile>[number]['area']): Area =>
-  (typeof given[0] === 'number' ? boxArea(given as z.infer<typeof box>) : { kind: 'polygon', points: given as [number, number][] })
+  typeof given[0] === 'number'
+    ? boxArea(given as z.infer<typeof box>)
+    : { kind: 'polygon', points: given as [number, number][] }
 
 /** @throws UsageError when the file is missing, no JSON, or of another shape. */
-async function readJson<S extends z.ZodType>(option: string, file: string | undefined, schema: S, shape: string): Promise<z.infer<S> | null> {
+async function readJson<S extends z.ZodType>({
+  option,
+  file,
+  schema,
+  shape
+}: {
+  option: string
+  file: string | undefined
+  schema: S
+  shape: string
+}): Promise<z.infer<S> | null> {
   if (file === undefined) return null
   let json: unknown
   try {
@@ -45,7 +66,8 @@ async function readJson<S extends z.ZodType>(option: string, file: string | unde
 function readFocus(text: string | undefined): Area | null {
   if (text === undefined) return null
   const result = box.safeParse(text.split(',').map(part => (part.trim() === '' ? NaN : Number(part))))
-  if (!result.success) throw new UsageError(`--focus is x,y,w,h in fractions of the picture, as in 0.3,0.2,0.25,0.4, not "${text}"`)
+  if (!result.success)
+    throw new UsageError(`--focus is x,y,w,h in fractions of the picture, as in 0.3,0.2,0.25,0.4, not "${text}"`)
   return boxArea(result.data)
 }
 
@@ -54,8 +76,22 @@ await command(async () => {
   const wheel = oneOf('wheel', values.wheel, WHEEL_NAMES)
   oneOf('ground', values.ground, ['grey', 'white', 'black'])
   const focus = readFocus(values.focus)
-  const areas = (await readJson('areas', values.areas, areasFile, '[{ "name", "area": [x,y,w,h] or [[x,y],…] }]') ?? []).map(({ name, area }, id) => ({ id, name, area: areaOf(area) }))
-  const pairs = (await readJson('pairs', values.pairs, pairsFile, '[{ "name", "lit": [x,y,w,h], "shadow": [x,y,w,h] }]') ?? []).map(({ name, lit, shadow }) => ({ name, lit: boxArea(lit), shadow: boxArea(shadow) }))
+  const areas = (
+    (await readJson({
+      option: 'areas',
+      file: values.areas,
+      schema: areasFile,
+      shape: '[{ "name", "area": [x,y,w,h] or [[x,y],…] }]'
+    })) ?? []
+  ).map(({ name, area }, id) => ({ id, name, area: areaOf(area) }))
+  const pairs = (
+    (await readJson({
+      option: 'pairs',
+      file: values.pairs,
+      schema: pairsFile,
+      shape: '[{ "name", "lit": [x,y,w,h], "shadow": [x,y,w,h] }]'
+    })) ?? []
+  ).map(({ name, lit, shadow }) => ({ name, lit: boxArea(lit), shadow: boxArea(shadow) }))
   let failed = false
   for (const file of positionals) {
     const line = await measureFile(file)
@@ -68,15 +104,35 @@ await command(async () => {
     try {
       const outcome = await decodePicture(await readFile(file), READABLE)
       if (outcome.kind === 'refused') return { file, error: outcome.message }
-      const { raster, source } = outcome, known = { ...nothingKnown(wheel), focus, areas, pairs }
+      const { raster, source } = outcome,
+        known = { ...nothingKnown(wheel), focus, areas, pairs }
       const pixels = { raster, planes: planesOf(raster) }
       // Everything that is said beside the report costs time: only those who ask for it wait for it.
-      if (!values.readings) return { file, ...reportSchema.parse(measurePicture(raster, source, { wheel, focus, areas, pairs }, pixels.planes)) }
-      const measures = measurePiece(pixels, source, known), readings = readingsOfPiece(measures, known, { ...DEFAULT_STANDARDS, wheel })
-      return { file, ...reportSchema.parse(measures.report), readings: readings.map(({ id, station, verdict, sentence }) => ({ id, station, verdict, sentence })) }
+      if (!values.readings)
+        return {
+          file,
+          ...reportSchema.parse(
+            measurePicture({ raster, source, options: { wheel, focus, areas, pairs }, planes: pixels.planes })
+          )
+        }
+      const measures = measurePiece({ pixels, source, known }),
+        readings = readingsOfPiece(measures, known, { ...DEFAULT_STANDARDS, wheel })
+      return {
+        file,
+        ...reportSchema.parse(measures.report),
+        readings: readings.map(({ id, station, verdict, sentence }) => ({ id, station, verdict, sentence }))
+      }
     } catch (error) {
       const { code, message } = error as NodeJS.ErrnoException
-      return { file, error: code === 'ENOENT' ? 'There is no such file.' : code === 'EISDIR' ? 'This is a folder, not a picture.' : message }
+      return {
+        file,
+        error:
+          code === 'ENOENT'
+            ? 'There is no such file.'
+            : code === 'EISDIR'
+              ? 'This is a folder, not a picture.'
+              : message
+      }
     }
   }
 })

@@ -11,10 +11,17 @@ it('peaks under 600 MB', async () => {
   const file = join(folder, 'large.jpg')
   // 8000 × 5000 pixels of soft forms.
   const soft = Buffer.from(Array.from({ length: 40 * 25 * 3 }, (_, i) => (i * 7919) % 256))
-  await sharp(soft, { raw: { width: 40, height: 25, channels: 3 } }).resize(8000, 5000, { kernel: 'cubic' }).jpeg({ quality: 88 }).toFile(file)
+  await sharp(soft, { raw: { width: 40, height: 25, channels: 3 } })
+    .resize(8000, 5000, { kernel: 'cubic' })
+    .jpeg({ quality: 88 })
+    .toFile(file)
   // The command runs as ever; at its exit the process reports the most memory it ever held.
-  const report = 'process.on(\'exit\', () => process.stderr.write(String(process.resourceUsage().maxRSS)))'
-  const { stdout, stderr, status } = spawnSync('node', ['--import', 'tsx', '--import', `data:text/javascript,${encodeURIComponent(report)}`, 'cli/measure.ts', file], { encoding: 'utf8' })
+  const report = "process.on('exit', () => process.stderr.write(String(process.resourceUsage().maxRSS)))"
+  const { stdout, stderr, status } = spawnSync(
+    'node',
+    ['--import', 'tsx', '--import', `data:text/javascript,${encodeURIComponent(report)}`, 'cli/measure.ts', file],
+    { encoding: 'utf8' }
+  )
   rmSync(folder, { recursive: true })
   expect(status).toBe(0)
   expect(stdout).toContain('"sourceWidth":8000')

@@ -4,7 +4,12 @@ import type { Role } from '../shared/account'
 export const DEMO_PASSWORD = 'harbour-lamp'
 export const CLASS_NAME = 'Evening class, harbour hall'
 
-export interface Person { readonly key: string, readonly name: string, readonly email: string, readonly role: Role }
+export interface Person {
+  readonly key: string
+  readonly name: string
+  readonly email: string
+  readonly role: Role
+}
 
 const person = (key: string, name: string, role: Role): Person => ({ key, name, email: `${key}@harbour.example`, role })
 
@@ -18,6 +23,6 @@ export const LEARNERS: readonly Person[] = [
   person('rosa', 'Rosa Field', 'learner')
 ]
 
-export function demoSignIns(): { name: string, email: string, password: string, role: Role }[] {
+export function demoSignIns(): { name: string; email: string; password: string; role: Role }[] {
   return [INSTRUCTOR, ...LEARNERS].map(({ name, email, role }) => ({ name, email, role, password: DEMO_PASSWORD }))
 }

@@ -9,9 +9,15 @@ import { svgOf } from './scenes/svg'
 
 /** Paints a piece: a PNG, the same for the same piece every time. */
 export async function paintPiece(piece: DemoPiece): Promise<Buffer> {
-  const { data, info } = await sharp(Buffer.from(svgOf(piece.scene()))).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+  const { data, info } = await sharp(Buffer.from(svgOf(piece.scene())))
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
   const { width, height } = info
-  const painted = paint({ width, height, data: new Uint8ClampedArray(data) }, { ...OIL, seed: 101 + PIECES.indexOf(piece) })
+  const painted = paint(
+    { width, height, data: new Uint8ClampedArray(data) },
+    { ...OIL, seed: 101 + PIECES.indexOf(piece) }
+  )
   const file = sharp(painted.data, { raw: { width, height, channels: 4 } })
   const opaque = !piece.faults.some(f => f.kind === 'transparent')
   return (opaque ? file.removeAlpha() : file).png({ compressionLevel: 6 }).toBuffer()
@@ -19,7 +25,15 @@ export async function paintPiece(piece: DemoPiece): Promise<Buffer> {
 
 const CACHE = join(import.meta.dirname, '../.cache/demo')
 /** Everything that decides what a picture looks like; a change of it paints anew. */
-const SOURCES = ['painter.ts', 'render.ts', 'manifest.ts', 'scenes/svg.ts', 'scenes/harbour.ts', 'scenes/studio.ts', '../core/picture/blur.ts']
+const SOURCES = [
+  'painter.ts',
+  'render.ts',
+  'manifest.ts',
+  'scenes/svg.ts',
+  'scenes/harbour.ts',
+  'scenes/studio.ts',
+  '../core/picture/blur.ts'
+]
 
 /** A piece's file, painted once a machine: painting takes seconds, and the tests need the same pictures as the demo. */
 export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
@@ -37,5 +51,11 @@ export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
 
 /** What a study was made from: the same place, not painted but seen. Null for a piece of its own. */
 export async function renderReference({ reference }: DemoPiece): Promise<Buffer | null> {
-  return reference ? sharp(Buffer.from(svgOf(reference()))).blur(1.2).removeAlpha().png().toBuffer() : null
+  return reference
+    ? sharp(Buffer.from(svgOf(reference())))
+        .blur(1.2)
+        .removeAlpha()
+        .png()
+        .toBuffer()
+    : null
 }

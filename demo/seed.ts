@@ -5,7 +5,7 @@
  */
 import { writeFile } from 'node:fs/promises'
 import type { Account } from '../shared/account'
-import { correctionInputSchema, FOCUS_NAME, type CorrectionDraft } from '../shared/critique'
+import { correctionInputSchema, FOCUS_NAME, type CorrectionWritten } from '../shared/critique'
 import { insertAccount } from '../server/db/accounts'
 import { insertClass, insertEnrolment } from '../server/db/classes'
 import { db } from '../server/db/pool'
@@ -31,7 +31,7 @@ async function openAccount(person: Person): Promise<Account> {
 /** @param progress called with a line as each picture is painted. */
 export async function seedDemo(now: Date, progress: (text: string) => void): Promise<void> {
   const instructor = await openAccount(INSTRUCTOR)
-  const classId = await insertClass(db(), CLASS_NAME, instructor.id, 25)
+  const classId = await insertClass(db(), { name: CLASS_NAME, instructorId: instructor.id, budgetMinutes: 25 })
   const learners = new Map<string, Account>()
   for (const person of LEARNERS) {
     const learner = await openAccount(person)
@@ -40,38 +40,50 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   }
   const bring = async (piece: DemoPiece, assignmentId: number | null = null): Promise<number> => {
     progress(`painting ${piece.words.title}`)
-    const words = { ...piece.words, classId, assignmentId }, at = new Date(now.getTime() - piece.daysAgo * DAY)
-    return withScratch(picture => withScratch(async (reference) => {
-      await writeFile(picture, await renderPiece(piece))
-      const from = await renderReference(piece)
-      if (from) await writeFile(reference, from)
-      return handIn(learners.get(piece.learner)!, words, { picture, reference: from && reference }, at)
-    }))
+    const words = { ...piece.words, classId, assignmentId },
+      at = new Date(now.getTime() - piece.daysAgo * DAY)
+    return withScratch(picture =>
+      withScratch(async reference => {
+        await writeFile(picture, await renderPiece(piece))
+        const from = await renderReference(piece)
+        if (from) await writeFile(reference, from)
+        return handIn(learners.get(piece.learner)!, {
+          words,
+          files: { picture, reference: from && reference },
+          now: at
+        })
+      })
+    )
   }
   const ids = new Map<string, number>()
   for (const piece of PIECES) if (piece.key !== 'buoys') ids.set(piece.key, await bring(piece))
   await measuringDone()
   await markFerry(instructor, ids.get('ferry')!)
   await addArea(instructor, ids.get('regatta')!, { name: FOCUS_NAME, area: REGATTA_FOCUS })
-  await changeNotes(instructor, ids.get('pots')!, { pairs: POTS.map(({ name, lit, shadow }) => ({ name, lit: middleOf(lit), shadow: middleOf(shadow) })) })
+  await changeNotes(instructor, ids.get('pots')!, {
+    pairs: POTS.map(({ name, lit, shadow }) => ({ name, lit: middleOf(lit), shadow: middleOf(shadow) }))
+  })
   await releaseSteps(instructor, ids.get('steps')!, now)
   const [assignment] = await listAssignments(learners.get('ada')!)
   await bring(pieceNamed('buoys'), assignment.id)
   await measuringDone()
 }
 
-const middleOf = (area: Area): { x: number, y: number } => {
+const middleOf = (area: Area): { x: number; y: number } => {
   const { x, y, w, h } = boundsOf(area)
   return { x: x + w / 2, y: y + h / 2 }
 }
 
-const mark = (instructor: Account, id: number, draft: CorrectionDraft): Promise<number> => addCorrection(instructor, id, correctionInputSchema.parse(draft))
+const mark = (instructor: Account, id: number, draft: CorrectionWritten): Promise<number> =>
+  addCorrection(instructor, id, correctionInputSchema.parse(draft))
 
 /** A critique begun: one area, one correction. */
 async function markFerry(instructor: Account, id: number): Promise<void> {
   await addArea(instructor, id, { name: 'the ferry', area: FERRY })
   await mark(instructor, id, {
-    station: 'values', area: FERRY, readingId: 'value.separation',
+    station: 'values',
+    area: FERRY,
+    readingId: 'value.separation',
     reason: 'The ferry merges with its surroundings.',
     what: 'The ferry merges with what is around it.',
     todo: 'Lower the hull until it comes away with the eyes half closed, and leave the house a step lighter.',
@@ -82,25 +94,61 @@ async function markFerry(instructor: Account, id: number): Promise<void> {
 /** A critique finished and released, with the opposites exercise. */
 async function releaseSteps(instructor: Account, id: number, now: Date): Promise<void> {
   await mark(instructor, id, {
-    station: 'harmony', area: { kind: 'rectangle', x: 0.44, y: 0.26, w: 0.16, h: 0.26 }, readingId: null,
+    station: 'harmony',
+    area: { kind: 'rectangle', x: 0.44, y: 0.26, w: 0.16, h: 0.26 },
+    readingId: null,
     reason: 'The coat is the only strong colour, and nothing near it answers.',
     what: 'The red stands alone.',
     todo: 'Take a little of the red, greyed, into the shadow of the wall, so that the coat belongs to the place.',
     target: null,
     // Two strokes of the red, greyed, where the wall's shadow falls.
-    trial: { outside: false, feather: 0, strength: 0.7, operations: [], strokes: [[0.05, 0.44], [0.19, 0.24]].map(([x, y]) => ({ hex: '#5c4148', width: 0.03, points: [[x!, y!, 0.5], [x! + 0.02, y! + 0.08, 0.6], [x!, y! + 0.16, 0.4]] as const })) }
+    trial: {
+      outside: false,
+      feather: 0,
+      strength: 0.7,
+      operations: [],
+      strokes: [
+        [0.05, 0.44],
+        [0.19, 0.24]
+      ].map(([x, y]) => ({
+        hex: '#5c4148',
+        width: 0.03,
+        points: [
+          [x!, y!, 0.5],
+          [x! + 0.02, y! + 0.08, 0.6],
+          [x!, y! + 0.16, 0.4]
+        ] as const
+      }))
+    }
   })
   await mark(instructor, id, {
-    station: 'values', area: { kind: 'rectangle', x: 0, y: 0.775, w: 1, h: 0.2 }, readingId: null,
+    station: 'values',
+    area: { kind: 'rectangle', x: 0, y: 0.775, w: 1, h: 0.2 },
+    readingId: null,
     reason: 'The water has as many light dashes as the steps.',
     what: 'The water is as busy as the steps.',
     todo: 'Join the dashes into two or three larger lights and let the rest go quiet.',
     target: null,
-    trial: { outside: false, feather: 0.006, strength: 1, operations: [{ kind: 'range', times: 0.4 }, { kind: 'edges', by: -0.8 }] }
+    trial: {
+      outside: false,
+      feather: 0.006,
+      strength: 1,
+      operations: [
+        { kind: 'range', times: 0.4 },
+        { kind: 'edges', by: -0.8 }
+      ]
+    }
   })
-  await writeVerdict(instructor, id,
-    'The jump from the dark wall to the sunlit steps reads from across the room.\nThe coat is small and still the first thing seen: the steps lead to it.',
-    'The light is found. Now let the shadows carry some of the colour they stand beside, so that the coat is the loudest thing and not the only one.', 0)
-  await assignExercise(instructor, id, 'opposites', new Date(now.getTime() + 5 * DAY).toISOString().slice(0, 10))
-  await releaseCritique(instructor, id, new Date(now.getTime() - 9 * DAY))
+  await writeVerdict(instructor, id, {
+    works:
+      'The jump from the dark wall to the sunlit steps reads from across the room.\nThe coat is small and still the first thing seen: the steps lead to it.',
+    verdict:
+      'The light is found. Now let the shadows carry some of the colour they stand beside, so that the coat is the loudest thing and not the only one.',
+    revision: 0
+  })
+  await assignExercise(instructor, id, {
+    exercise: 'opposites',
+    dueOn: new Date(now.getTime() + 5 * DAY).toISOString().slice(0, 10)
+  })
+  await releaseCritique(instructor, id, { now: new Date(now.getTime() - 9 * DAY) })
 }

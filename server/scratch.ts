@@ -23,7 +23,9 @@ function alive(pid: number): boolean {
 
 /** Makes the folder, and takes away those of processes that are no more. @returns how many it took away. */
 export function openScratch(): number {
-  const left = readdirSync(tmpdir()).filter(name => name === `critica-scratch-${process.pid}` || (NAME.test(name) && !alive(Number(NAME.exec(name)![1]))))
+  const left = readdirSync(tmpdir()).filter(
+    name => name === `critica-scratch-${process.pid}` || (NAME.test(name) && !alive(Number(NAME.exec(name)![1])))
+  )
   for (const name of left) rmSync(join(tmpdir(), name), { recursive: true, force: true })
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   return left.length

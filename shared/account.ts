@@ -11,7 +11,12 @@ export const signInSchema = z.object({
 export const accountSchema = z.object({ id: z.int(), name: z.string(), email: z.string(), role: roleSchema })
 export type Account = z.infer<typeof accountSchema>
 
-export const demoSignInSchema = z.object({ name: z.string(), email: z.string(), password: z.string(), role: roleSchema })
+export const demoSignInSchema = z.object({
+  name: z.string(),
+  email: z.string(),
+  password: z.string(),
+  role: roleSchema
+})
 
 /** Who is signed in, and in demo mode whom one may sign in as. */
 export const sessionSchema = z.object({ account: accountSchema.nullable(), demo: z.array(demoSignInSchema) })

@@ -22,12 +22,14 @@ export const assignmentSchema = z.object({
   fromSubmissionId: z.int(),
   fromTitle: z.string(),
   confirmedAt: z.iso.datetime().nullable(),
-  handIn: z.object({
-    submissionId: z.int(),
-    handedInAt: z.iso.datetime(),
-    /** Null while the picture is still being measured. */
-    checks: z.array(checkResultSchema).nullable()
-  }).nullable()
+  handIn: z
+    .object({
+      submissionId: z.int(),
+      handedInAt: z.iso.datetime(),
+      /** Null while the picture is still being measured. */
+      checks: z.array(checkResultSchema).nullable()
+    })
+    .nullable()
 })
 export type Assignment = z.infer<typeof assignmentSchema>
 export const assignmentListSchema = z.array(assignmentSchema)

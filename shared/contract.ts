@@ -4,10 +4,15 @@
  */
 import type { z } from 'zod'
 
-type Whole<T> = T extends string | number | boolean | null | undefined ? T
+type Whole<T> = T extends string | number | boolean | null | undefined
+  ? T
   : { readonly [K in keyof T]-?: Whole<Exclude<T[K], undefined>> }
 
 /** Every part of T, those that may be missing among them, is known to S. */
-type Knows<S extends z.ZodType, T> = Whole<z.infer<S>> extends Whole<T> ? unknown : { readonly 'forgets a part of its type': never }
+type Knows<S extends z.ZodType, T> =
+  Whole<z.infer<S>> extends Whole<T> ? unknown : { readonly 'forgets a part of its type': never }
 
-export const contractOf = <T>() => <S extends z.ZodType<T>>(schema: S & Knows<S, T>): S => schema
+export const contractOf =
+  <T>() =>
+  <S extends z.ZodType<T>>(schema: S & Knows<S, T>): S =>
+    schema

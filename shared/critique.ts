@@ -30,7 +30,7 @@ export const correctionInputSchema = z.object({
 })
 export type CorrectionInput = z.infer<typeof correctionInputSchema>
 /** A correction as it is begun: what is left out has its default. */
-export type CorrectionDraft = z.input<typeof correctionInputSchema>
+export type CorrectionWritten = z.input<typeof correctionInputSchema>
 
 /** A change says what it was written over: when that is no longer what is kept, another window was first. */
 export const correctionChangeSchema = correctionInputSchema.extend({ over: correctionInputSchema })
@@ -41,7 +41,10 @@ export type Correction = z.infer<typeof correctionSchema>
 /** The area of this name is the intended focus. */
 export const FOCUS_NAME = 'the focus'
 
-export const areaInputSchema = z.object({ name: z.string().trim().min(1, 'The area needs a name.').max(60), area: areaSchema })
+export const areaInputSchema = z.object({
+  name: z.string().trim().min(1, 'The area needs a name.').max(60),
+  area: areaSchema
+})
 export const areaChangeSchema = areaInputSchema.extend({ over: areaInputSchema })
 export const namedAreaSchema = areaInputSchema.extend({ id: z.int() })
 export type MarkedArea = z.infer<typeof namedAreaSchema>
@@ -54,7 +57,10 @@ export const verdictInputSchema = z.object({
   revision: z.int().min(0)
 })
 
-export const assignInputSchema = z.object({ exercise: exerciseKeySchema, dueOn: z.iso.date('Choose the day it is due.') })
+export const assignInputSchema = z.object({
+  exercise: exerciseKeySchema,
+  dueOn: z.iso.date('Choose the day it is due.')
+})
 export const orderInputSchema = z.object({ order: z.array(z.int()).min(1) })
 
 export const assignmentBriefSchema = z.object({ id: z.int(), exercise: exerciseKeySchema, dueOn: z.iso.date() })
@@ -90,7 +96,9 @@ export const critiqueSchema = z.object({
 export type Critique = z.infer<typeof critiqueSchema>
 
 export const releaseInputSchema = z.object({ note: z.string().trim().max(500).default('') })
-export const questionInputSchema = z.object({ question: z.string().trim().min(3, 'Write the question in full.').max(1000) })
+export const questionInputSchema = z.object({
+  question: z.string().trim().min(3, 'Write the question in full.').max(1000)
+})
 export const answerInputSchema = z.object({ answer: z.string().trim().min(1, 'The answer is empty.').max(2000) })
 
 export const revisionSchema = z.object({ revision: z.int() })

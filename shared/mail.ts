@@ -1,8 +1,15 @@
 import { z } from 'zod'
 
 /** A mail in the outbox: the simulated post office keeps what it would have sent. */
-export const mailSchema = z.object({ id: z.int(), to: z.object({ name: z.string(), email: z.string() }), subject: z.string(), body: z.string(), sentAt: z.iso.datetime(),
+export const mailSchema = z.object({
+  id: z.int(),
+  to: z.object({ name: z.string(), email: z.string() }),
+  subject: z.string(),
+  body: z.string(),
+  sentAt: z.iso.datetime(),
   /** When a real mail server took it, or why it did not; without one, neither. */
-  deliveredAt: z.iso.datetime().nullable(), failure: z.string() })
+  deliveredAt: z.iso.datetime().nullable(),
+  failure: z.string()
+})
 export type Mail = z.infer<typeof mailSchema>
 export const mailListSchema = z.array(mailSchema)

@@ -26,22 +26,54 @@ export const valueSchema = z.object({
 })
 
 const harmonySchema = z.object({
-  families: measured(z.array(z.object({ step: stepSchema, position: degrees, weight: share, area: share, chroma: share, darkest: value, lightest: value }))),
+  families: measured(
+    z.array(
+      z.object({
+        step: stepSchema,
+        position: degrees,
+        weight: share,
+        area: share,
+        chroma: share,
+        darkest: value,
+        lightest: value
+      })
+    )
+  ),
   colours: z.int().min(0),
   neutrals: share,
-  scheme: z.object({ name: schemeNameSchema, rotation: measured(degrees), coverage: measured(share), sectors: measured(z.array(share)) }),
-  ranking: measured(z.array(z.object({ name: schemeNameSchema, rotation: degrees, coverage: share, score: z.number(), sectors: z.array(share) }))),
+  scheme: z.object({
+    name: schemeNameSchema,
+    rotation: measured(degrees),
+    coverage: measured(share),
+    sectors: measured(z.array(share))
+  }),
+  ranking: measured(
+    z.array(
+      z.object({
+        name: schemeNameSchema,
+        rotation: degrees,
+        coverage: share,
+        score: z.number(),
+        sectors: z.array(share)
+      })
+    )
+  ),
   offScheme: measured(share),
   proportion: measured(z.object({ shares: z.array(share), evenness: share })),
   saturation: z.object({ median: share, p95: share, vivid: share, muted: share }),
-  palette: z.array(z.object({
-    hex: z.string().regex(/^#[0-9a-f]{6}$/),
-    share,
-    step: stepSchema.nullable(),
-    kind: z.enum(['hue', 'tint', 'shade', 'tone', 'neutral']),
-    value,
-    temperature
-  })).min(1).max(8)
+  palette: z
+    .array(
+      z.object({
+        hex: z.string().regex(/^#[0-9a-f]{6}$/),
+        share,
+        step: stepSchema.nullable(),
+        kind: z.enum(['hue', 'tint', 'shade', 'tone', 'neutral']),
+        value,
+        temperature
+      })
+    )
+    .min(1)
+    .max(8)
 })
 
 const ratio = z.number().min(0)
@@ -66,21 +98,46 @@ const focusSchema = z.object({
 })
 
 const temperatureSchema = z.object({
-  mean: temperature, warm: share, cool: share, neither: share, lights: temperature, darks: temperature, lightMinusDark: z.number().min(-200).max(200), darkest: temperature
+  mean: temperature,
+  warm: share,
+  cool: share,
+  neither: share,
+  lights: temperature,
+  darks: temperature,
+  lightMinusDark: z.number().min(-200).max(200),
+  darkest: temperature
 })
 
 const profileSchema = z.object({ focus: measured(share), near: measured(share), rest: measured(share) })
 const edgesSchema = z.object({ lineDependence: measured(share), sharpness: profileSchema, detail: profileSchema })
 
-const compositionSchema = z.object({ symmetry: measured(z.number().min(-1.001).max(1.001)), horizon: measured(fraction), balance: measured(z.object({ x: fraction, y: fraction })) })
+const compositionSchema = z.object({
+  symmetry: measured(z.number().min(-1.001).max(1.001)),
+  horizon: measured(fraction),
+  balance: measured(z.object({ x: fraction, y: fraction }))
+})
 
 const hex = z.string().regex(/^#[0-9a-f]{6}$/)
 const lightSchema = z.object({
   consensus: z.tuple([ratio, ratio, ratio]),
-  materials: z.array(measured(z.object({
-    name: z.string(), lit: hex, shadow: hex, expected: hex, deviation: ratio, stops: z.number(), leaves: z.boolean(), deltaValue: z.number().min(-100).max(100),
-    hueShift: measured(z.number().min(-180).max(180)), chromaKept: measured(ratio), onlyDarker: z.boolean(), overlap: value
-  })))
+  materials: z.array(
+    measured(
+      z.object({
+        name: z.string(),
+        lit: hex,
+        shadow: hex,
+        expected: hex,
+        deviation: ratio,
+        stops: z.number(),
+        leaves: z.boolean(),
+        deltaValue: z.number().min(-100).max(100),
+        hueShift: measured(z.number().min(-180).max(180)),
+        chromaKept: measured(ratio),
+        onlyDarker: z.boolean(),
+        overlap: value
+      })
+    )
+  )
 })
 
 export const separationSchema = z.object({
@@ -93,16 +150,25 @@ export const separationSchema = z.object({
   merges: z.boolean()
 })
 
-export const reportSchema = contractOf<Report>()(z.object({
-  version: z.int(),
-  picture: z.object({ format: z.string(), sourceWidth: z.int().positive(), sourceHeight: z.int().positive(), width: z.int().positive(), height: z.int().positive(), transparent: share }),
-  wheel: wheelSchema,
-  value: measured(valueSchema),
-  focus: measured(focusSchema),
-  temperature: measured(temperatureSchema),
-  harmony: measured(harmonySchema),
-  edges: measured(edgesSchema),
-  composition: measured(compositionSchema),
-  light: measured(lightSchema).optional(),
-  separation: z.array(measured(separationSchema)).optional()
-}))
+export const reportSchema = contractOf<Report>()(
+  z.object({
+    version: z.int(),
+    picture: z.object({
+      format: z.string(),
+      sourceWidth: z.int().positive(),
+      sourceHeight: z.int().positive(),
+      width: z.int().positive(),
+      height: z.int().positive(),
+      transparent: share
+    }),
+    wheel: wheelSchema,
+    value: measured(valueSchema),
+    focus: measured(focusSchema),
+    temperature: measured(temperatureSchema),
+    harmony: measured(harmonySchema),
+    edges: measured(edgesSchema),
+    composition: measured(compositionSchema),
+    light: measured(lightSchema).optional(),
+    separation: z.array(measured(separationSchema)).optional()
+  })
+)

@@ -11,7 +11,9 @@ export const standardsSchema = z.object({
   grey: z.enum(['value', 'luma', 'hsl', 'hsv']),
   opposites: z.enum(['full', 'one-step']),
   black: z.enum(['avoid', 'with-intent']),
-  range: z.object({ full: steps, moderate: steps }).refine(r => r.full > r.moderate, 'A full range must be wider than a moderate one.'),
+  range: z
+    .object({ full: steps, moderate: steps })
+    .refine(r => r.full > r.moderate, 'A full range must be wider than a moderate one.'),
   nearBlack: share,
   merge: z.object({ value: steps, deltaE: steps }),
   evenness: share,
@@ -22,5 +24,7 @@ export const standardsSchema = z.object({
   lineDependence: share,
   cutout: z.number().min(1, 'A ratio of at least 1.').max(20),
   symmetry: share,
-  horizon: z.object({ low: share, high: share }).refine(h => h.high > h.low, 'The lower bound must be below the upper one.')
+  horizon: z
+    .object({ low: share, high: share })
+    .refine(h => h.high > h.low, 'The lower bound must be below the upper one.')
 }) satisfies z.ZodType<HouseStandards>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
-import { STATIONS, type Station } from '../core/critique/reading'
+import { STATIONS } from '../core/critique/stations/table'
+import type { Station } from '../core/critique/stations/station'
 
 export const stationSchema = z.enum(STATIONS as [Station, ...Station[]])

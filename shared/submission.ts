@@ -5,10 +5,19 @@ import { sectorSchemeSchema, stepSchema, wheelSchema } from './scheme'
 
 export const stageSchema = z.enum(['study', 'in-progress', 'finished'])
 export type Stage = z.infer<typeof stageSchema>
-export const STAGE_WORDS: Readonly<Record<Stage, string>> = { 'study': 'study', 'in-progress': 'work in progress', 'finished': 'finished piece' }
+export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
+  study: 'study',
+  'in-progress': 'work in progress',
+  finished: 'finished piece'
+}
 
 /** What a picture may be: checked again on the server, by decoding. A JPEG of its full size has no room for a longer side. */
-export const PICTURE_LIMITS = { bytes: 25 * 1024 * 1024, pixels: 40_000_000, side: 65_500, formats: ['jpeg', 'png', 'webp', 'tiff'] } as const
+export const PICTURE_LIMITS = {
+  bytes: 25 * 1024 * 1024,
+  pixels: 40_000_000,
+  side: 65_500,
+  formats: ['jpeg', 'png', 'webp', 'tiff']
+} as const
 
 const text = (most: number) => z.string().trim().max(most, `Keep this under ${most} characters.`)
 
@@ -28,12 +37,20 @@ export const handInSchema = z.object({
 })
 export type HandIn = z.infer<typeof handInSchema>
 
-const underWay = z.object({ state: z.enum(['queued', 'measuring']) }), failed = z.object({ state: z.literal('failed'), reason: z.string() })
-export const measurementSchema = z.discriminatedUnion('state', [underWay, z.object({ state: z.literal('done'), report: reportSchema }), failed])
+const underWay = z.object({ state: z.enum(['queued', 'measuring']) }),
+  failed = z.object({ state: z.literal('failed'), reason: z.string() })
+export const measurementSchema = z.discriminatedUnion('state', [
+  underWay,
+  z.object({ state: z.literal('done'), report: reportSchema }),
+  failed
+])
 export type Measurement = z.infer<typeof measurementSchema>
 
 export const fingerprintSchema: z.ZodType<Fingerprint> = z.object({
-  wheel: wheelSchema, darkest: value, lightest: value, range: value,
+  wheel: wheelSchema,
+  darkest: value,
+  lightest: value,
+  range: value,
   families: z.array(z.object({ step: stepSchema, position: degrees, weight: share, chroma: share }))
 })
 
@@ -66,7 +83,11 @@ export type Submission = z.infer<typeof submissionSchema>
 
 /** A piece among many: of its report only what its small view shows. */
 export const listedSchema = pieceSchema.extend({
-  measurement: z.discriminatedUnion('state', [underWay, z.object({ state: z.literal('done'), fingerprint: fingerprintSchema.nullable() }), failed])
+  measurement: z.discriminatedUnion('state', [
+    underWay,
+    z.object({ state: z.literal('done'), fingerprint: fingerprintSchema.nullable() }),
+    failed
+  ])
 })
 export type ListedSubmission = z.infer<typeof listedSchema>
 
@@ -88,13 +109,18 @@ export const piecePageSchema = z.object({ items: z.array(listedSchema), next: z.
 export type PiecePage = z.infer<typeof piecePageSchema>
 
 export const someQuerySchema = z.object({
-  ids: z.string().regex(/^\d+(,\d+)*$/, 'The pieces are numbers, by commas.').transform(list => list.split(',').map(Number))
+  ids: z
+    .string()
+    .regex(/^\d+(,\d+)*$/, 'The pieces are numbers, by commas.')
+    .transform(list => list.split(',').map(Number))
 })
 export const submissionListSchema = z.array(listedSchema)
 
 /** @property minutes of review still to be done, by the classes' time budgets. @property oldest when the first of it was handed in. */
 export const shelfTotalsSchema = z.object({
-  counts: z.record(shelfSchema, z.int().min(0)), minutes: z.int().min(0), oldest: z.iso.datetime().nullable()
+  counts: z.record(shelfSchema, z.int().min(0)),
+  minutes: z.int().min(0),
+  oldest: z.iso.datetime().nullable()
 })
 export type ShelfTotals = z.infer<typeof shelfTotalsSchema>
 export const classSchema = z.object({ id: z.int(), name: z.string() })

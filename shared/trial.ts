@@ -18,10 +18,16 @@ export const trialOperationSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('black'), hex })
 ]) satisfies z.ZodType<TrialOperation>
 
-export const trialSchema = z.object({
-  outside: z.boolean(),
-  feather: within(0, TRIAL_LIMITS.feather),
-  strength: within(0, 1),
-  operations: z.array(trialOperationSchema).max(TRIAL_LIMITS.operations).readonly(),
-  strokes: z.array(z.object({ hex, width: within(0.001, TRIAL_LIMITS.strokeWidth), points: strokePointsSchema })).max(TRIAL_LIMITS.strokes).readonly().optional()
-}).refine(showsSomething, 'A trial changes something or shows a stroke.') satisfies z.ZodType<Trial>
+export const trialSchema = z
+  .object({
+    outside: z.boolean(),
+    feather: within(0, TRIAL_LIMITS.feather),
+    strength: within(0, 1),
+    operations: z.array(trialOperationSchema).max(TRIAL_LIMITS.operations).readonly(),
+    strokes: z
+      .array(z.object({ hex, width: within(0.001, TRIAL_LIMITS.strokeWidth), points: strokePointsSchema }))
+      .max(TRIAL_LIMITS.strokes)
+      .readonly()
+      .optional()
+  })
+  .refine(showsSomething, 'A trial changes something or shows a stroke.') satisfies z.ZodType<Trial>

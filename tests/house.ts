@@ -33,10 +33,18 @@ export class House {
     house.port = await freePort()
     await house.startDatabase()
     await prepareDatabase(house.database.url, false)
-    const connection = await house.connect(), passwordHash = await hashPassword(PASSWORD)
+    const connection = await house.connect(),
+      passwordHash = await hashPassword(PASSWORD)
     const account = (role: 'instructor' | 'learner', i: number): Promise<number> =>
       insertAccount(connection, { email: `${role}-${i}@house.example`, name: `${role} ${i}`, role, passwordHash })
-    for (let i = 0; i < instructors; i++) house.classes.push(await insertClass(connection, `Class ${i}`, await account('instructor', i), 25))
+    for (let i = 0; i < instructors; i++)
+      house.classes.push(
+        await insertClass(connection, {
+          name: `Class ${i}`,
+          instructorId: await account('instructor', i),
+          budgetMinutes: 25
+        })
+      )
     for (let i = 0; i < learners; i++) await insertEnrolment(connection, house.classOf(i), await account('learner', i))
     await connection.end()
     await house.startServer()
@@ -49,7 +57,12 @@ export class House {
   }
 
   async startServer(): Promise<void> {
-    this.server = await startServer({ port: this.port, databaseUrl: this.database.url, secret: secretsOf(this.folder).session, demo: false })
+    this.server = await startServer({
+      port: this.port,
+      databaseUrl: this.database.url,
+      secret: secretsOf(this.folder).session,
+      demo: false
+    })
   }
 
   /** The class of a learner. */
@@ -63,14 +76,19 @@ export class House {
 
   /** States of all measurements. */
   async states(): Promise<string[]> {
-    const connection = await this.connect(), [rows] = await connection.query<RowDataPacket[]>('SELECT state FROM measurements')
+    const connection = await this.connect(),
+      [rows] = await connection.query<RowDataPacket[]>('SELECT state FROM measurements')
     await connection.end()
     return rows.map(row => row.state as string)
   }
 
   /** Everything handed in is measured, or could not be. @throws when that takes longer. */
   allMeasured(withinMs = 40_000): Promise<void> {
-    return until('everything measured', async () => (await this.states()).every(state => state === 'done' || state === 'failed'), withinMs)
+    return until(
+      'everything measured',
+      async () => (await this.states()).every(state => state === 'done' || state === 'failed'),
+      withinMs
+    )
   }
 
   signedIn(who: string): Promise<Person> {
@@ -87,6 +105,7 @@ export class House {
 
 /** Waits until something is so. @throws when it is not within the time. */
 export async function until(what: string, so: () => Promise<boolean> | boolean, withinMs = 30_000): Promise<void> {
-  for (const end = Date.now() + withinMs; Date.now() < end; await new Promise(resolve => setTimeout(resolve, 150))) if (await so()) return
+  for (const end = Date.now() + withinMs; Date.now() < end; await new Promise(resolve => setTimeout(resolve, 150)))
+    if (await so()) return
   throw new Error(`not within ${withinMs / 1000} s: ${what}`)
 }

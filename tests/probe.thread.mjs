@@ -3,7 +3,9 @@ import { parentPort, workerData } from 'node:worker_threads'
 
 const waits = []
 let going = true
-parentPort.once('message', () => { going = false })
+parentPort.once('message', () => {
+  going = false
+})
 while (going) {
   const from = performance.now()
   await (await fetch(workerData)).text()

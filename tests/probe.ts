@@ -15,4 +15,5 @@ export async function waitsDuring(origin: string, work: () => Promise<unknown>):
   return (await answered)[0]
 }
 
-export const longestWait = async (origin: string, work: () => Promise<unknown>): Promise<number> => Math.max(...await waitsDuring(origin, work))
+export const longestWait = async (origin: string, work: () => Promise<unknown>): Promise<number> =>
+  Math.max(...(await waitsDuring(origin, work)))

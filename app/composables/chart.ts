@@ -1,4 +1,5 @@
 /** One ECharts theme: grey axes, direct labels, no legend. Only what is drawn is registered. */
+import { GREYS } from '~/theme/greys'
 import { use } from 'echarts/core'
 import { CustomChart } from 'echarts/charts'
 import { CanvasRenderer } from 'echarts/renderers'
@@ -6,13 +7,16 @@ import type { CustomSeriesRenderItem } from 'echarts'
 
 use([CustomChart, CanvasRenderer])
 
-export const CHART_INK = '#e5e5e5'
-export const CHART_QUIET = '#919191'
+export const CHART_INK = GREYS.l91
+export const CHART_QUIET = GREYS.l60
 /** Drawn anew each time, at the next frame. */
 export const CHART_UPDATE = { notMerge: true, lazyUpdate: true }
 
 /** What a chart draws: `render` is asked once for each of `items`, numbers that change with what is drawn. */
-export interface ChartPart { readonly render: CustomSeriesRenderItem, readonly items: readonly number[] }
+export interface ChartPart {
+  readonly render: CustomSeriesRenderItem
+  readonly items: readonly number[]
+}
 
 /** So many items are drawn in one frame; a chart of more of them is completed over the next frames. */
 const A_FRAME = 80
@@ -23,9 +27,26 @@ const nextFrame = (): Promise<void> => new Promise(resolve => requestAnimationFr
 /** The option of a chart that is drawn by hand, part by part: empty when it is set up, filled a frame later. */
 export function useDrawnChart(parts: () => readonly ChartPart[]) {
   const filled = ref(false)
-  onMounted(() => { turn = turn.then(nextFrame).then(() => { filled.value = true }).then(nextFrame) })
+  onMounted(() => {
+    turn = turn
+      .then(nextFrame)
+      .then(() => {
+        filled.value = true
+      })
+      .then(nextFrame)
+  })
   return computed(() => ({
     animation: false,
-    series: !filled.value ? [] : parts().map(({ render, items }) => ({ type: 'custom', coordinateSystem: 'none', renderItem: render, data: items, silent: true, progressive: A_FRAME, progressiveThreshold: A_FRAME }))
+    series: !filled.value
+      ? []
+      : parts().map(({ render, items }) => ({
+          type: 'custom',
+          coordinateSystem: 'none',
+          renderItem: render,
+          data: items,
+          silent: true,
+          progressive: A_FRAME,
+          progressiveThreshold: A_FRAME
+        }))
   }))
 }

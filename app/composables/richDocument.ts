@@ -2,8 +2,14 @@
 import type { JSONContent } from '@tiptap/vue-3'
 import type { RichBlock, RichSpan } from '~~/core/critique/rich'
 
-const marksOf = ({ strong, stressed }: RichSpan): JSONContent['marks'] => [...(strong ? [{ type: 'bold' }] : []), ...(stressed ? [{ type: 'italic' }] : [])]
-const paragraphOf = ({ spans }: RichBlock): JSONContent => ({ type: 'paragraph', content: spans.map(span => ({ type: 'text', text: span.text, marks: marksOf(span) })) })
+const marksOf = ({ strong, stressed }: RichSpan): JSONContent['marks'] => [
+  ...(strong ? [{ type: 'bold' }] : []),
+  ...(stressed ? [{ type: 'italic' }] : [])
+]
+const paragraphOf = ({ spans }: RichBlock): JSONContent => ({
+  type: 'paragraph',
+  content: spans.map(span => ({ type: 'text', text: span.text, marks: marksOf(span) }))
+})
 
 export function documentOf(blocks: readonly RichBlock[]): JSONContent {
   const content: JSONContent[] = []
@@ -20,7 +26,12 @@ export function documentOf(blocks: readonly RichBlock[]): JSONContent {
 
 /** A list within a list becomes part of the outer one: the words know only one depth. */
 export function blocksOf(node: JSONContent, kind: RichBlock['kind'] = 'paragraph'): RichBlock[] {
-  if (node.type !== 'paragraph') return (node.content ?? []).flatMap(child => blocksOf(child, node.type === 'listItem' ? 'item' : kind))
-  const spans = (node.content ?? []).map(({ text, marks }) => ({ text: text ?? '', strong: marks?.some(m => m.type === 'bold') ?? false, stressed: marks?.some(m => m.type === 'italic') ?? false }))
+  if (node.type !== 'paragraph')
+    return (node.content ?? []).flatMap(child => blocksOf(child, node.type === 'listItem' ? 'item' : kind))
+  const spans = (node.content ?? []).map(({ text, marks }) => ({
+    text: text ?? '',
+    strong: marks?.some(m => m.type === 'bold') ?? false,
+    stressed: marks?.some(m => m.type === 'italic') ?? false
+  }))
   return spans.length ? [{ kind, spans }] : []
 }

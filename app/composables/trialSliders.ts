@@ -30,7 +30,8 @@ export function withOperation(trial: Trial, kind: TrialKind, operation: TrialOpe
   return { ...trial, operations: operations.sort((p, q) => ORDER.indexOf(p.kind) - ORDER.indexOf(q.kind)) }
 }
 
-const amountOf = (operation: TrialOperation): number => ('by' in operation ? operation.by : 'times' in operation ? operation.times : 'share' in operation ? operation.share : 1)
+const amountOf = (operation: TrialOperation): number =>
+  'by' in operation ? operation.by : 'times' in operation ? operation.times : 'share' in operation ? operation.share : 1
 
 export function settingOf(trial: Trial, { kind, neutral }: TrialSlider): number {
   const found = trial.operations.find(o => o.kind === kind)
@@ -39,5 +40,9 @@ export function settingOf(trial: Trial, { kind, neutral }: TrialSlider): number 
 
 export function withSetting(trial: Trial, { kind, neutral }: TrialSlider, amount: number): Trial {
   if (amount === neutral) return withOperation(trial, kind, null)
-  return withOperation(trial, kind, kind === 'range' || kind === 'chroma' ? { kind, times: amount } : { kind, by: amount })
+  return withOperation(
+    trial,
+    kind,
+    kind === 'range' || kind === 'chroma' ? { kind, times: amount } : { kind, by: amount }
+  )
 }

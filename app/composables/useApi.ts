@@ -27,10 +27,14 @@ export async function api<S extends z.ZodType>(schema: S, path: string, options:
   const data: unknown = await response.json().catch(() => null)
   if (!response.ok) {
     const error = (data as ErrorBody | null)?.error
-    throw new AppError(error?.code ?? 'unexpected', error?.message ?? 'Something went wrong here. Nothing was changed; try again.')
+    throw new AppError(
+      error?.code ?? 'unexpected',
+      error?.message ?? 'Something went wrong here. Nothing was changed; try again.'
+    )
   }
   return schema.parse(data)
 }
 
 /** The sentence of anything that was thrown. */
-export const messageOf = (error: unknown): string => (error instanceof AppError ? error.message : 'Something went wrong here. Try again.')
+export const messageOf = (error: unknown): string =>
+  error instanceof AppError ? error.message : 'Something went wrong here. Try again.'

@@ -6,7 +6,7 @@ const AWAY_AFTER_MS = 60_000
 const EVERY_S = 5
 const SEND_FROM_S = 30
 
-export function useBenchClock(): { readonly minutes: Ref<number>, readonly away: Readonly<Ref<boolean>> } {
+export function useBenchClock(): { readonly minutes: Ref<number>; readonly away: Readonly<Ref<boolean>> } {
   const bench = useBenchStore()
   const { idle } = useIdle(AWAY_AFTER_MS)
   const visibility = useDocumentVisibility()
@@ -16,7 +16,8 @@ export function useBenchClock(): { readonly minutes: Ref<number>, readonly away:
 
   /** What could not be sent is counted again with the next. */
   async function send(): Promise<void> {
-    const seconds = Math.min(120, unsent.value), id = bench.submission?.id
+    const seconds = Math.min(120, unsent.value),
+      id = bench.piece.id
     if (seconds < 1 || !id || bench.released) return
     unsent.value -= seconds
     sent += seconds
@@ -26,11 +27,11 @@ export function useBenchClock(): { readonly minutes: Ref<number>, readonly away:
     })
   }
   useIntervalFn(() => {
-    if (away.value || !bench.submission || bench.released) return
+    if (away.value || !bench.piece || bench.released) return
     unsent.value += EVERY_S
     if (unsent.value >= SEND_FROM_S) void send()
   }, EVERY_S * 1000)
   onBeforeUnmount(send)
-  const atOpening = bench.critique?.seconds ?? 0
+  const atOpening = bench.critique.seconds ?? 0
   return { minutes: computed(() => Math.floor((atOpening + sent + unsent.value) / 60)), away }
 }

@@ -2,5 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 
 export function useLeaveWarning(unsaved: () => boolean): void {
-  useEventListener(window, 'beforeunload', (event) => { if (unsaved()) event.preventDefault() })
+  useEventListener(window, 'beforeunload', event => {
+    if (unsaved()) event.preventDefault()
+  })
 }

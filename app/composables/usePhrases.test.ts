@@ -13,7 +13,8 @@ beforeEach(async () => {
   ]
   server = await servePage(({ method, path, body }) => {
     const id = Number(path.split('/')[2])
-    if (method === 'PUT' && !(body as { words: string }).words.trim()) return refusal(400, 'bad-input', 'The phrase is empty.')
+    if (method === 'PUT' && !(body as { words: string }).words.trim())
+      return refusal(400, 'bad-input', 'The phrase is empty.')
     if (method === 'PUT') kept = kept.map(p => (p.id === id ? { ...p, words: (body as { words: string }).words } : p))
     if (method === 'DELETE') kept = kept.filter(p => p.id !== id)
     return { body: method === 'GET' ? kept : {} }
@@ -21,7 +22,7 @@ beforeEach(async () => {
 })
 afterEach(() => server.close())
 
-it('finds phrases that hold every word sought, whatever its case; this station\'s first, then by use', async () => {
+it("finds phrases that hold every word sought, whatever its case; this station's first, then by use", async () => {
   const shelf = usePhrases()
   await shelf.load()
   const found = (sought: string) => shelf.found('focus', sought).map(p => p.id)

@@ -1,7 +1,7 @@
 /** The instructor's phrase shelf: fetched when it is first opened, and again once something new was written. */
 import { z } from 'zod'
 import { phraseListSchema, type Phrase } from '~~/shared/phrase'
-import type { Station } from '~~/core/critique/reading'
+import type { Station } from '~~/core/critique/stations/station'
 
 export interface Shelf {
   readonly problem: Readonly<Ref<string>>
@@ -13,7 +13,8 @@ export interface Shelf {
 }
 
 export function usePhrases(): Shelf {
-  const phrases = shallowRef<readonly Phrase[]>([]), problem = ref('')
+  const phrases = shallowRef<readonly Phrase[]>([]),
+    problem = ref('')
   async function attempt(work: () => Promise<unknown>): Promise<void> {
     try {
       await work()
@@ -28,9 +29,12 @@ export function usePhrases(): Shelf {
     load: () => attempt(async () => {}),
     found(station, sought) {
       const parts = sought.toLowerCase().split(/\s+/).filter(Boolean)
-      return phrases.value.filter(p => parts.every(part => p.words.toLowerCase().includes(part))).sort((p, q) => Number(q.station === station) - Number(p.station === station))
+      return phrases.value
+        .filter(p => parts.every(part => p.words.toLowerCase().includes(part)))
+        .sort((p, q) => Number(q.station === station) - Number(p.station === station))
     },
-    reword: (phrase, words) => attempt(() => api(z.object({}), `/phrases/${phrase.id}`, { method: 'PUT', body: { words } })),
+    reword: (phrase, words) =>
+      attempt(() => api(z.object({}), `/phrases/${phrase.id}`, { method: 'PUT', body: { words } })),
     remove: phrase => attempt(() => api(z.object({}), `/phrases/${phrase.id}`, { method: 'DELETE' }))
   }
 }

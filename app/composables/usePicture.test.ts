@@ -6,21 +6,41 @@ import { PICTURE_KEY, useAsked, type UsedPicture } from './usePicture'
 
 /** A worker that answers when it is told to. */
 function slowWorker() {
-  const asked: { readonly question: string, readonly answer: (found: string) => void, readonly fail: () => void }[] = []
+  const asked: { readonly question: string; readonly answer: (found: string) => void; readonly fail: () => void }[] = []
   const ready = ref(true)
-  const picture = { ready, client: { call: (ask: (w: PictureWorker) => Promise<unknown>) => new Promise((resolve, reject) => { void ask({ ask: (question: string) => { asked.push({ question, answer: resolve, fail: () => reject(new Error('dead')) }) } } as never) }), close: () => {} } }
+  const picture = {
+    ready,
+    client: {
+      call: (ask: (w: PictureWorker) => Promise<unknown>) =>
+        new Promise((resolve, reject) => {
+          void ask({
+            ask: (question: string) => {
+              asked.push({ question, answer: resolve, fail: () => reject(new Error('dead')) })
+            }
+          } as never)
+        }),
+      close: () => {}
+    }
+  }
   const app = createApp({})
   app.provide(PICTURE_KEY, picture as unknown as UsedPicture)
   const scope = effectScope()
-  const use = (question: () => string | null) => scope.run(() => app.runWithContext(() => useAsked<string>(() => {
-    const q = question()
-    return q === null ? null : w => (w as unknown as { ask: (q: string) => Promise<string> }).ask(q)
-  })))!
+  const use = (question: () => string | null) =>
+    scope.run(() =>
+      app.runWithContext(() =>
+        useAsked<string>(() => {
+          const q = question()
+          return q === null ? null : w => (w as unknown as { ask: (q: string) => Promise<string> }).ask(q)
+        })
+      )
+    )!
   return { asked, ready, use, stop: () => scope.stop() }
 }
 
 it('the newest question has the last word, also when an older one is answered later', async () => {
-  const { asked, use } = slowWorker(), wheel = ref<string | null>('painter'), answer = use(() => wheel.value)
+  const { asked, use } = slowWorker(),
+    wheel = ref<string | null>('painter'),
+    answer = use(() => wheel.value)
   await nextTick()
   wheel.value = 'process'
   await nextTick()
@@ -34,7 +54,8 @@ it('the newest question has the last word, also when an older one is answered la
 })
 
 it('asks nothing before the picture is there, and forgets the answer when there is nothing to ask', async () => {
-  const { asked, ready, use } = slowWorker(), wheel = ref<string | null>('painter')
+  const { asked, ready, use } = slowWorker(),
+    wheel = ref<string | null>('painter')
   ready.value = false
   const answer = use(() => wheel.value)
   await nextTick()
@@ -50,7 +71,9 @@ it('asks nothing before the picture is there, and forgets the answer when there 
 })
 
 it('a question that fails has no answer, and one asked by a part that is gone changes nothing', async () => {
-  const { asked, use, stop } = slowWorker(), wheel = ref('painter'), answer = use(() => wheel.value)
+  const { asked, use, stop } = slowWorker(),
+    wheel = ref('painter'),
+    answer = use(() => wheel.value)
   await nextTick()
   asked[0]!.fail()
   await new Promise(resolve => setTimeout(resolve))

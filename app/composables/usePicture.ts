@@ -13,17 +13,32 @@ export interface UsedPicture {
 
 export function usePicture(submissionId: number): UsedPicture {
   const client = openPictureWorker()
-  const ready = ref(false), referenceReady = ref(false), problem = ref('')
+  const ready = ref(false),
+    referenceReady = ref(false),
+    problem = ref('')
   async function load(size: 'display' | 'reference'): Promise<void> {
     const response = await fetch(`/api/submissions/${submissionId}/picture/${size}`)
     if (!response.ok) throw new Error('The picture could not be fetched.')
     const file = await response.blob()
     await client.call(w => w.load(file, size === 'display' ? 'own' : 'reference'))
   }
-  const said = (error: unknown): void => { if ((error as Error).message !== 'closed') problem.value = (error as Error).message }
-  void load('display').then(() => { ready.value = true }, said)
+  const said = (error: unknown): void => {
+    if ((error as Error).message !== 'closed') problem.value = (error as Error).message
+  }
+  void load('display').then(() => {
+    ready.value = true
+  }, said)
   onScopeDispose(() => client.close())
-  return { client, ready, referenceReady, problem, loadReference: () => load('reference').then(() => { referenceReady.value = true }, said) }
+  return {
+    client,
+    ready,
+    referenceReady,
+    problem,
+    loadReference: () =>
+      load('reference').then(() => {
+        referenceReady.value = true
+      }, said)
+  }
 }
 
 export const PICTURE_KEY = Symbol('picture') as InjectionKey<UsedPicture>
@@ -34,14 +49,18 @@ export const useBenchPicture = (): UsedPicture => inject(PICTURE_KEY)!
  * Asks the worker again whenever what the question reads changes; the newest answer wins.
  * @param question reads its reactive sources at once and gives the call, or null when there is nothing to ask.
  */
-export function useAsked<T>(question: () => ((worker: PictureWorker) => Promise<T>) | null): Readonly<ShallowRef<T | null>> {
+export function useAsked<T>(
+  question: () => ((worker: PictureWorker) => Promise<T>) | null
+): Readonly<ShallowRef<T | null>> {
   const { client, ready } = useBenchPicture()
   const answer = shallowRef<T | null>(null)
-  watchEffect(async (onCleanup) => {
+  watchEffect(async onCleanup => {
     let stale = false
-    onCleanup(() => { stale = true })
+    onCleanup(() => {
+      stale = true
+    })
     const ask = ready.value ? question() : null
-    const found = ask && await client.call(ask).catch(() => null)
+    const found = ask && (await client.call(ask).catch(() => null))
     if (!stale) answer.value = found
   })
   return answer

@@ -5,11 +5,29 @@ import { servePage, type PageServer } from '../testing/pageServer'
 import { usePieceList } from './usePieceList'
 import type { ListedSubmission, Shelf } from '~~/shared/submission'
 
-let server: PageServer, scope: EffectScope, looks = 0
-const asked: { path: string, at: number }[] = []
+let server: PageServer,
+  scope: EffectScope,
+  looks = 0
+const asked: { path: string; at: number }[] = []
 const piece = (id: number, state: 'done' | 'measuring'): ListedSubmission => ({
-  id, classId: 1, className: 'c', learner: { id: 2, name: 'l' }, title: `${id}`, stage: 'study', medium: '', question: '', about: '', plannedScheme: null,
-  assignmentId: null, handedInAt: '2026-11-01T10:00:00.000Z', state: 'waiting', width: 4, height: 3, hasReference: false, budgetMinutes: 25, spentMinutes: 0,
+  id,
+  classId: 1,
+  className: 'c',
+  learner: { id: 2, name: 'l' },
+  title: `${id}`,
+  stage: 'study',
+  medium: '',
+  question: '',
+  about: '',
+  plannedScheme: null,
+  assignmentId: null,
+  handedInAt: '2026-11-01T10:00:00.000Z',
+  state: 'waiting',
+  width: 4,
+  height: 3,
+  hasReference: false,
+  budgetMinutes: 25,
+  spentMinutes: 0,
   measurement: state === 'done' ? { state, fingerprint: null } : { state }
 })
 beforeEach(async () => {
@@ -19,9 +37,19 @@ beforeEach(async () => {
   server = await servePage(({ path }) => {
     asked.push({ path, at: performance.now() })
     const query = new URLSearchParams(path.split('?')[1])
-    if (path.includes('/some')) return { body: query.get('ids')!.split(',').map(id => piece(Number(id), ++looks > 2 ? 'done' : 'measuring')) }
+    if (path.includes('/some'))
+      return {
+        body: query
+          .get('ids')!
+          .split(',')
+          .map(id => piece(Number(id), ++looks > 2 ? 'done' : 'measuring'))
+      }
     if (query.get('shelf') === 'released') return { body: { items: [piece(90, 'done')], next: null } }
-    return { body: query.get('after') ? { items: [piece(3, 'done')], next: null } : { items: [piece(1, 'done'), piece(2, 'measuring')], next: 2 } }
+    return {
+      body: query.get('after')
+        ? { items: [piece(3, 'done')], next: null }
+        : { items: [piece(1, 'done'), piece(2, 'measuring')], next: 2 }
+    }
   })
 })
 afterEach(() => {
@@ -30,7 +58,13 @@ afterEach(() => {
 })
 const shelf = ref<Shelf>('review')
 const list = () => scope.run(() => usePieceList(() => shelf.value))!
-const until = (so: () => boolean) => vi.waitFor(() => { if (!so()) throw new Error('not yet') }, { timeout: 12_000 })
+const until = (so: () => boolean) =>
+  vi.waitFor(
+    () => {
+      if (!so()) throw new Error('not yet')
+    },
+    { timeout: 12_000 }
+  )
 
 it('asks for the next window behind the last piece, once, and for another shelf anew', async () => {
   const { pieces, next, more, ready } = list()
@@ -50,7 +84,8 @@ it('asks for the next window behind the last piece, once, and for another shelf 
 it('asks after what is being measured alone, less often each time, and no more when it is done', async () => {
   const { pieces } = list()
   await until(() => pieces.value[1]?.measurement.state === 'done')
-  const some = asked.filter(a => a.path.includes('/some')), waits = some.map((a, i) => a.at - (i ? some[i - 1]!.at : asked[0]!.at))
+  const some = asked.filter(a => a.path.includes('/some')),
+    waits = some.map((a, i) => a.at - (i ? some[i - 1]!.at : asked[0]!.at))
   expect(some.map(a => a.path)).toEqual(Array(3).fill('/submissions/some?ids=2'))
   expect(waits[1]!).toBeGreaterThan(1.3 * waits[0]!)
   expect(waits[2]!).toBeGreaterThan(1.3 * waits[1]!)

@@ -3,22 +3,37 @@
  * is being measured those alone are asked after, less and less often as long as nothing changes.
  */
 import { useTimeoutFn } from '@vueuse/core'
-import { nextTask } from '~/start/inTurn'
-import { piecePageSchema, submissionListSchema, type ListedSubmission, type PiecePage, type Shelf } from '~~/shared/submission'
+import { nextTask } from '~/start/oneByOne'
+import {
+  piecePageSchema,
+  submissionListSchema,
+  type ListedSubmission,
+  type PiecePage,
+  type Shelf
+} from '~~/shared/submission'
 
-const FIRST_LOOK_MS = 1500, SLOWER = 1.6, LAST_LOOK_MS = 20_000
-const underWay = ({ measurement }: ListedSubmission): boolean => measurement.state === 'queued' || measurement.state === 'measuring'
+const FIRST_LOOK_MS = 1500,
+  SLOWER = 1.6,
+  LAST_LOOK_MS = 20_000
+const underWay = ({ measurement }: ListedSubmission): boolean =>
+  measurement.state === 'queued' || measurement.state === 'measuring'
 
 /** @param shelf null for a learner's own pieces. */
 export function usePieceList(shelf: () => Shelf | null) {
   const pieces = shallowRef<readonly ListedSubmission[]>([])
-  const next = ref<number | null>(null), ready = ref(false), problem = ref('')
+  const next = ref<number | null>(null),
+    ready = ref(false),
+    problem = ref('')
   const wait = ref(FIRST_LOOK_MS)
   /** Counts the openings: what was asked for before the last one is no longer wanted. */
-  let opening = 0, fetching = false
+  let opening = 0,
+    fetching = false
 
   const page = (after: number | null): Promise<PiecePage> => {
-    const asked = new URLSearchParams({ ...(shelf() ? { shelf: shelf()! } : {}), ...(after === null ? {} : { after: `${after}` }) })
+    const asked = new URLSearchParams({
+      ...(shelf() ? { shelf: shelf()! } : {}),
+      ...(after === null ? {} : { after: `${after}` })
+    })
     return api(piecePageSchema, `/submissions?${asked}`)
   }
   async function take(after: number | null): Promise<void> {
@@ -51,7 +66,11 @@ export function usePieceList(shelf: () => Shelf | null) {
   }
 
   async function look(): Promise<void> {
-    const mine = opening, ids = pieces.value.filter(underWay).map(p => p.id).slice(0, 100)
+    const mine = opening,
+      ids = pieces.value
+        .filter(underWay)
+        .map(p => p.id)
+        .slice(0, 100)
     if (ids.length === 0) return
     const found = await api(submissionListSchema, `/submissions/some?ids=${ids.join(',')}`).catch(() => [])
     if (mine !== opening) return

@@ -6,7 +6,14 @@ import type { UsedPicture } from './usePicture'
 
 export function usePieceMeasures({ client, ready, referenceReady }: UsedPicture, loaded: Readonly<Ref<boolean>>): void {
   const bench = useBenchStore()
-  const source = computed(() => bench.report && { format: bench.report.picture.format, width: bench.report.picture.sourceWidth, height: bench.report.picture.sourceHeight })
+  const source = computed(
+    () =>
+      bench.report && {
+        format: bench.report.picture.format,
+        width: bench.report.picture.sourceWidth,
+        height: bench.report.picture.sourceHeight
+      }
+  )
   /** What was measured last, by the server or here. */
   let measured: string | null = null
   let busy = false
@@ -15,16 +22,18 @@ export function usePieceMeasures({ client, ready, referenceReady }: UsedPicture,
     if (busy || !ready.value || !loaded.value || bench.released) return
     busy = true
     for (let now = JSON.stringify(bench.known); source.value && measured !== now; now = JSON.stringify(bench.known)) {
-      const known = bench.known, of = source.value, on = bench.submission!.id
+      const known = bench.known,
+        of = source.value,
+        on = bench.piece.id
       const found = await client.call(w => w.piece(known, of)).catch(() => null)
-      if (found === null || bench.submission?.id !== on) break
+      if (found === null || bench.piece.id !== on) break
       bench.measures = found
       measured = now
     }
     busy = false
   }
   watch([loaded, () => bench.report !== null], ([now]) => {
-    if (now && measured === null && bench.critique!.current) measured = JSON.stringify(bench.known)
+    if (now && measured === null && bench.critique.current) measured = JSON.stringify(bench.known)
     void measure()
   })
   watch([ready, referenceReady, () => JSON.stringify(bench.known)], () => void measure())

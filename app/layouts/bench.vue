@@ -3,5 +3,8 @@
 </template>
 
 <style>
-.bench-ground { height: 100vh; overflow: hidden; }
+.bench-ground {
+  height: 100vh;
+  overflow: hidden;
+}
 </style>

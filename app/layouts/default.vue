@@ -1,8 +1,18 @@
 <script setup lang="ts">
 const session = useSessionStore()
-const links = computed(() => session.account?.role === 'instructor'
-  ? [['/desk', 'Desk'], ['/exercises', 'Exercises'], ['/outbox', 'Outbox']]
-  : [['/work', 'My work'], ['/exercises', 'Exercises'], ['/hand-in', 'Hand in']])
+const links = computed(() =>
+  session.account?.role === 'instructor'
+    ? [
+        ['/desk', 'Desk'],
+        ['/exercises', 'Exercises'],
+        ['/outbox', 'Outbox']
+      ]
+    : [
+        ['/work', 'My work'],
+        ['/exercises', 'Exercises'],
+        ['/hand-in', 'Hand in']
+      ]
+)
 
 async function leave() {
   await session.signOut()
@@ -25,12 +35,46 @@ async function leave() {
 </template>
 
 <style scoped>
-.paper { width: 100%; max-width: 1280px; margin: 0 auto; padding: 0 40px 48px; }
-.bar { display: flex; align-items: center; gap: 28px; height: 63px; border-bottom: 1px solid var(--line); }
-.name { font-weight: 600; font-size: 18px; }
-nav { display: flex; gap: 28px; flex: 1; }
-nav a { text-decoration: none; padding: 4px 0; border-bottom: 2px solid transparent; }
-nav a.router-link-active { border-color: var(--accent); }
-.who { color: var(--quiet); }
-@media (max-width: 900px) { .paper { padding: 0 20px 40px; } .bar, nav { gap: 18px; } }
+.paper {
+  width: 100%;
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: 0 40px 48px;
+}
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 28px;
+  height: 63px;
+  border-bottom: 1px solid var(--line);
+}
+.name {
+  font-weight: 600;
+  font-size: 18px;
+}
+nav {
+  display: flex;
+  gap: 28px;
+  flex: 1;
+}
+nav a {
+  text-decoration: none;
+  padding: 4px 0;
+  border-bottom: 2px solid transparent;
+}
+nav a.router-link-active {
+  border-color: var(--accent);
+}
+.who {
+  color: var(--quiet);
+}
+@media (max-width: 900px) {
+  .paper {
+    padding: 0 20px 40px;
+  }
+  .bar,
+  nav {
+    gap: 18px;
+  }
+}
 </style>

@@ -5,26 +5,41 @@ import { shelfTotalsSchema, type ListedSubmission, type Shelf, type ShelfTotals 
 
 useHead({ title: 'Desk · Critica' })
 
-const shelf = ref<Shelf>('review'), totals = ref<ShelfTotals | null>(null), unread = ref('')
+const shelf = ref<Shelf>('review'),
+  totals = ref<ShelfTotals | null>(null),
+  unread = ref('')
 const { pieces, next, ready, problem, more } = usePieceList(() => shelf.value)
 
 /** A hand-in for an exercise is confirmed, not reviewed: it hangs on its own shelf. */
-const SHELVES: readonly { readonly key: Shelf, readonly label: string }[] = [
-  { key: 'review', label: 'To review' }, { key: 'exercises', label: 'Exercises to confirm' }, { key: 'released', label: 'Released' }
+const SHELVES: readonly { readonly key: Shelf; readonly label: string }[] = [
+  { key: 'review', label: 'To review' },
+  { key: 'exercises', label: 'Exercises to confirm' },
+  { key: 'released', label: 'Released' }
 ]
 const load = computed(() => {
   if (!totals.value) return '…'
-  const { counts: { review: n }, minutes, oldest } = totals.value
+  const {
+    counts: { review: n },
+    minutes,
+    oldest
+  } = totals.value
   if (n === 0 || !oldest) return 'Nothing waits.'
   return `${capital(countWord(n))} piece${n === 1 ? ' waits' : 's wait'}, about ${minutesInWords(minutes)}. The oldest has waited ${waitedWords(oldest)}.`
 })
 
 function linkOf(piece: ListedSubmission): string {
-  return piece.assignmentId !== null ? `/exercises/${piece.assignmentId}` : piece.state === 'released' ? `/bench/${piece.id}/verdict` : `/bench/${piece.id}`
+  return piece.assignmentId !== null
+    ? `/exercises/${piece.assignmentId}`
+    : piece.state === 'released'
+      ? `/bench/${piece.id}/verdict`
+      : `/bench/${piece.id}`
 }
 
 onMounted(async () => {
-  totals.value = await api(shelfTotalsSchema, '/shelves').catch((error) => { unread.value = messageOf(error); return null })
+  totals.value = await api(shelfTotalsSchema, '/shelves').catch(error => {
+    unread.value = messageOf(error)
+    return null
+  })
 })
 // Where the next click goes: its parts come while the desk is being read.
 whenever(ready, () => bringAhead(bringBench), { once: true })
@@ -35,7 +50,9 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
     <h1 class="load">{{ load }}</h1>
     <p v-if="problem || unread" role="alert">{{ problem || unread }}</p>
     <div class="shelves" role="tablist" aria-label="Shelves">
-      <button v-for="s in SHELVES" :key="s.key" role="tab" :aria-selected="shelf === s.key" @click="shelf = s.key">{{ s.label }} {{ totals?.counts[s.key] ?? '' }}</button>
+      <button v-for="s in SHELVES" :key="s.key" role="tab" :aria-selected="shelf === s.key" @click="shelf = s.key">
+        {{ s.label }} {{ totals?.counts[s.key] ?? '' }}
+      </button>
     </div>
     <PieceWall v-slot="{ piece }" :pieces="pieces" :of="shelf" :more="next !== null" @end="more">
       <DeskPiece :piece="piece" :to="linkOf(piece)" />
@@ -45,8 +62,23 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
 </template>
 
 <style scoped>
-.load { margin: 20px 0 14px; font-size: 23px; }
-.shelves { display: flex; gap: 20px; margin-bottom: 14px; }
-.shelves button { padding: 4px 0; border-bottom: 2px solid transparent; color: var(--quiet); }
-.shelves button[aria-selected='true'] { border-color: var(--accent); color: var(--ink); font-weight: 600; }
+.load {
+  margin: 20px 0 14px;
+  font-size: 23px;
+}
+.shelves {
+  display: flex;
+  gap: 20px;
+  margin-bottom: 14px;
+}
+.shelves button {
+  padding: 4px 0;
+  border-bottom: 2px solid transparent;
+  color: var(--quiet);
+}
+.shelves button[aria-selected='true'] {
+  border-color: var(--accent);
+  color: var(--ink);
+  font-weight: 600;
+}
 </style>

@@ -4,18 +4,42 @@ import { keptWords } from '~/utils/kept'
 import { EXERCISES } from '~~/core/exercise'
 import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
 import { assignmentSchema, type Assignment } from '~~/shared/assignment'
-import { classListSchema, createdSchema, handInSchema, stageSchema, STAGE_WORDS, type Stage } from '~~/shared/submission'
+import {
+  classListSchema,
+  createdSchema,
+  handInSchema,
+  stageSchema,
+  STAGE_WORDS,
+  type Stage
+} from '~~/shared/submission'
 
 useHead({ title: 'Hand in · Critica' })
 const route = useRoute()
-const classes = ref<{ id: number, name: string }[]>([])
+const classes = ref<{ id: number; name: string }[]>([])
 const assignment = ref<Assignment | null>(null)
-const focus = ref<{ x: number, y: number } | null>(null)
-const file = ref<File | null>(null), reference = ref<File | null>(null)
-const form = reactive({ classId: null as number | null, title: '', stage: 'finished' as Stage, medium: '', question: '', about: '', plannedScheme: '' })
-const problem = ref(''), busy = ref(false)
-const wordsSchema = z.object({ title: z.string(), stage: stageSchema, medium: z.string(), question: z.string(), about: z.string(), plannedScheme: z.string() })
-const kept = keptWords(useSessionStore().account!.id, `hand-in:${route.query.exercise ?? 'new'}`, wordsSchema)
+const focus = ref<{ x: number; y: number } | null>(null)
+const file = ref<File | null>(null),
+  reference = ref<File | null>(null)
+const form = reactive({
+  classId: null as number | null,
+  title: '',
+  stage: 'finished' as Stage,
+  medium: '',
+  question: '',
+  about: '',
+  plannedScheme: ''
+})
+const problem = ref(''),
+  busy = ref(false)
+const wordsSchema = z.object({
+  title: z.string(),
+  stage: stageSchema,
+  medium: z.string(),
+  question: z.string(),
+  about: z.string(),
+  plannedScheme: z.string()
+})
+const kept = keptWords(useSessionStore().person.id, `hand-in:${route.query.exercise ?? 'new'}`, wordsSchema)
 
 onMounted(async () => {
   try {
@@ -38,7 +62,10 @@ onMounted(async () => {
 })
 
 const stages = stageSchema.options.map(value => ({ value, title: STAGE_WORDS[value] }))
-const schemes = [{ value: '', title: 'none planned' }, ...SCHEMES.map(s => ({ value: s.name as string, title: SCHEME_WORDS[s.name] }))]
+const schemes = [
+  { value: '', title: 'none planned' },
+  ...SCHEMES.map(s => ({ value: s.name as string, title: SCHEME_WORDS[s.name] }))
+]
 
 async function send() {
   const words = handInSchema.safeParse({ ...form, assignmentId: assignment.value?.id ?? null })
@@ -48,7 +75,8 @@ async function send() {
     busy.value = true
     problem.value = ''
     const body = new FormData()
-    for (const [name, value] of Object.entries({ ...form, assignmentId: assignment.value?.id })) if (value !== null && value !== undefined) body.append(name, String(value))
+    for (const [name, value] of Object.entries({ ...form, assignmentId: assignment.value?.id }))
+      if (value !== null && value !== undefined) body.append(name, String(value))
     body.append('picture', file.value)
     if (reference.value) body.append('reference', reference.value)
     if (focus.value) {
@@ -73,7 +101,14 @@ async function send() {
     <PictureDrop v-model="file" v-model:focus="focus" />
     <form novalidate @submit.prevent="send">
       <h1>{{ assignment ? `Hand in: ${EXERCISES[assignment.exercise].title}` : 'Hand in a picture' }}</h1>
-      <v-select v-if="classes.length > 1 && !assignment" v-model="form.classId" :items="classes" item-title="name" item-value="id" label="Class" />
+      <v-select
+        v-if="classes.length > 1 && !assignment"
+        v-model="form.classId"
+        :items="classes"
+        item-title="name"
+        item-value="id"
+        label="Class"
+      />
       <v-text-field v-model="form.title" label="Title" maxlength="120" />
       <div class="two">
         <v-select v-model="form.stage" :items="stages" label="Stage" />
@@ -82,21 +117,53 @@ async function send() {
       <v-textarea v-model="form.about" label="What is it about? Where should the eye go?" maxlength="500" />
       <v-textarea v-if="!assignment" v-model="form.question" label="Your question" maxlength="500" />
       <v-select v-model="form.plannedScheme" :items="schemes" label="Colour scheme planned" />
-      <v-file-input v-model="reference" label="Reference, if it is a study from one" accept="image/png,image/jpeg,image/webp,image/tiff" />
+      <v-file-input
+        v-model="reference"
+        label="Reference, if it is a study from one"
+        accept="image/png,image/jpeg,image/webp,image/tiff"
+      />
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
       <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hand it in</v-btn>
-      <p class="quiet small">Where and with what it was photographed is removed before anyone sees it. Only your instructor can.</p>
+      <p class="quiet small">
+        Where and with what it was photographed is removed before anyone sees it. Only your instructor can.
+      </p>
     </form>
   </div>
 </template>
 
 <style scoped>
-.hand-in { display: grid; grid-template-columns: minmax(0, 1fr) 440px; gap: 36px; padding-top: 24px; align-items: start; }
-form { display: grid; gap: 14px; justify-items: start; }
-form > * { width: 100%; }
-form > .v-btn { width: auto; }
-.two { display: grid; grid-template-columns: 1fr 1fr; gap: 14px; }
-.problem { color: var(--accent); }
-.small { font-size: 13px; }
-@media (max-width: 900px) { .hand-in { grid-template-columns: 1fr; } }
+.hand-in {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 440px;
+  gap: 36px;
+  padding-top: 24px;
+  align-items: start;
+}
+form {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+form > * {
+  width: 100%;
+}
+form > .v-btn {
+  width: auto;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 14px;
+}
+.problem {
+  color: var(--accent);
+}
+.small {
+  font-size: 13px;
+}
+@media (max-width: 900px) {
+  .hand-in {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

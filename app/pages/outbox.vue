@@ -3,7 +3,9 @@ import { mailListSchema, type Mail } from '~~/shared/mail'
 
 /** The simulated post office: what would have been sent, newest first. An aid for demo and development. */
 useHead({ title: 'Outbox · Critica' })
-const mail = ref<Mail[]>([]), problem = ref(''), ready = ref(false)
+const mail = ref<Mail[]>([]),
+  problem = ref(''),
+  ready = ref(false)
 onMounted(async () => {
   try {
     mail.value = await api(mailListSchema, '/outbox')
@@ -22,7 +24,10 @@ onMounted(async () => {
     <p v-else-if="ready && mail.length === 0" class="quiet">Nothing was sent yet.</p>
     <article v-for="m in mail" :key="m.id">
       <h3>{{ m.subject }}</h3>
-      <p class="quiet">to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt) }}{{ m.deliveredAt ? ' · taken by the mail server' : '' }}</p>
+      <p class="quiet">
+        to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt)
+        }}{{ m.deliveredAt ? ' · taken by the mail server' : '' }}
+      </p>
       <p v-if="m.failure" role="status">Not taken by the mail server yet: {{ m.failure }}. It is tried again.</p>
       <p v-for="line in m.body.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
     </article>
@@ -30,6 +35,14 @@ onMounted(async () => {
 </template>
 
 <style scoped>
-.outbox { max-width: 720px; padding-top: 20px; display: grid; gap: 14px; }
-article { border-top: 1px solid var(--line); padding-top: 10px; }
+.outbox {
+  max-width: 720px;
+  padding-top: 20px;
+  display: grid;
+  gap: 14px;
+}
+article {
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+}
 </style>

@@ -6,7 +6,10 @@ useHead({ title: 'Sign in · Critica' })
 
 const session = useSessionStore()
 const route = useRoute()
-const email = ref(''), password = ref(''), problem = ref(''), busy = ref(false)
+const email = ref(''),
+  password = ref(''),
+  problem = ref(''),
+  busy = ref(false)
 
 async function enter() {
   const form = signInSchema.safeParse({ email: email.value, password: password.value })
@@ -18,7 +21,10 @@ async function enter() {
   problem.value = ''
   try {
     await session.signIn(form.data.email, form.data.password)
-    const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/'
+    const to =
+      typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+        ? route.query.to
+        : '/'
     await navigateTo(to)
   } catch (error) {
     problem.value = messageOf(error)
@@ -27,7 +33,7 @@ async function enter() {
   }
 }
 
-function enterAs(person: { email: string, password: string }) {
+function enterAs(person: { email: string; password: string }) {
   email.value = person.email
   password.value = person.password
   void enter()
@@ -55,21 +61,70 @@ function enterAs(person: { email: string, password: string }) {
           <span class="quiet">{{ person.role }} · {{ person.email }}</span>
         </li>
       </ul>
-      <p class="quiet">The password of each is <b>{{ session.demo[0]!.password }}</b>.</p>
+      <p class="quiet">
+        The password of each is <b>{{ session.demo[0]!.password }}</b>.
+      </p>
     </section>
   </div>
 </template>
 
 <style scoped>
-.door { display: grid; grid-template-columns: minmax(280px, 380px) minmax(280px, 420px); gap: 96px; justify-content: center; padding-top: 15vh; }
-.title { font-size: 40px; margin-bottom: 8px; }
-.lead { margin-bottom: 28px; }
-form { display: grid; gap: 14px; justify-items: start; }
-form > .v-input { width: 100%; }
-.problem { color: var(--accent); }
-.demo { border-left: 1px solid var(--line); padding-left: 48px; align-self: start; }
-ul { list-style: none; padding: 0; margin: 12px 0; display: grid; gap: 7px; }
-li { display: flex; gap: 12px; align-items: baseline; }
-li .word-link { font-size: 14px; min-width: 92px; text-align: left; }
-@media (max-width: 900px) { .door { grid-template-columns: 1fr; gap: 40px; padding-top: 8vh; } .demo { border: 0; padding: 0; } }
+.door {
+  display: grid;
+  grid-template-columns: minmax(280px, 380px) minmax(280px, 420px);
+  gap: 96px;
+  justify-content: center;
+  padding-top: 15vh;
+}
+.title {
+  font-size: 40px;
+  margin-bottom: 8px;
+}
+.lead {
+  margin-bottom: 28px;
+}
+form {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+form > .v-input {
+  width: 100%;
+}
+.problem {
+  color: var(--accent);
+}
+.demo {
+  border-left: 1px solid var(--line);
+  padding-left: 48px;
+  align-self: start;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 12px 0;
+  display: grid;
+  gap: 7px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+}
+li .word-link {
+  font-size: 14px;
+  min-width: 92px;
+  text-align: left;
+}
+@media (max-width: 900px) {
+  .door {
+    grid-template-columns: 1fr;
+    gap: 40px;
+    padding-top: 8vh;
+  }
+  .demo {
+    border: 0;
+    padding: 0;
+  }
+}
 </style>

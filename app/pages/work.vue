@@ -5,10 +5,17 @@ useHead({ title: 'My work · Critica' })
 const { pieces, next, ready, problem, more } = usePieceList(() => null)
 
 const released = computed(() => pieces.value.filter(p => p.state === 'released').length)
-const line = computed(() => !pieces.value.length ? 'Nothing handed in yet.'
-  : released.value ? `${capital(countWord(released.value))} critique${released.value === 1 ? ' is' : 's are'} ready to read.` : 'No critique is released yet.')
-const linkOf = (p: ListedSubmission): string => p.state === 'released' ? `/critique/${p.id}` : p.assignmentId ? `/exercises/${p.assignmentId}` : '/work'
-const stateOf = (p: ListedSubmission): string => p.state === 'released' ? 'critique ready' : p.assignmentId ? 'exercise, see the checks' : 'waits for the instructor'
+const line = computed(() =>
+  !pieces.value.length
+    ? 'Nothing handed in yet.'
+    : released.value
+      ? `${capital(countWord(released.value))} critique${released.value === 1 ? ' is' : 's are'} ready to read.`
+      : 'No critique is released yet.'
+)
+const linkOf = (p: ListedSubmission): string =>
+  p.state === 'released' ? `/critique/${p.id}` : p.assignmentId ? `/exercises/${p.assignmentId}` : '/work'
+const stateOf = (p: ListedSubmission): string =>
+  p.state === 'released' ? 'critique ready' : p.assignmentId ? 'exercise, see the checks' : 'waits for the instructor'
 </script>
 
 <template>
@@ -26,8 +33,20 @@ const stateOf = (p: ListedSubmission): string => p.state === 'released' ? 'criti
 </template>
 
 <style scoped>
-.line { margin: 20px 0 14px; font-size: 23px; }
-.hand-in { margin-top: 28px; }
-.state { font-size: 13px; color: var(--quiet); margin-top: 4px; }
-.state.ready { color: var(--accent); font-weight: 600; }
+.line {
+  margin: 20px 0 14px;
+  font-size: 23px;
+}
+.hand-in {
+  margin-top: 28px;
+}
+.state {
+  font-size: 13px;
+  color: var(--quiet);
+  margin-top: 4px;
+}
+.state.ready {
+  color: var(--accent);
+  font-weight: 600;
+}
 </style>

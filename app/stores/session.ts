@@ -6,6 +6,11 @@ import { accountSchema, sessionSchema, type Session } from '~~/shared/account'
 export const useSessionStore = defineStore('session', () => {
   const session = ref<Session | null>(null)
   const account = computed(() => session.value?.account ?? null)
+  /** Whoever is signed in, on pages that only they reach. @throws TypeError when nobody is. */
+  const person = computed(() => {
+    if (!account.value) throw new TypeError('nobody is signed in')
+    return account.value
+  })
   const demo = computed(() => session.value?.demo ?? [])
 
   async function load(): Promise<void> {
@@ -20,7 +25,7 @@ export const useSessionStore = defineStore('session', () => {
     dropAllKept()
     await load()
   }
-  return { account, demo, load, signIn, signOut, loaded: computed(() => session.value !== null) }
+  return { account, person, demo, load, signIn, signOut, loaded: computed(() => session.value !== null) }
 })
 
 /** Where each role begins. */

@@ -1,20 +1,35 @@
 /** The plain parts of the bench's state: what can be taken back, what is being drawn, sliders and standards as their forms show them. */
+import { createPinia, setActivePinia } from 'pinia'
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { standardsSchema } from '../../shared/standards'
 import { trialSchema } from '../../shared/trial'
 import { SCHOOLS, shown, STANDARD_FIELDS, stored } from '../composables/standardFields'
 import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting } from '../composables/trialSliders'
-import { createDrawing } from './drawing'
-import { createHistory } from './history'
+import { createHistory } from './edits/history'
+import { usePencilStore } from './pencil'
 
 describe('history', () => {
   const counted = () => {
     const log: string[] = []
     let works = true
     const history = createHistory(async change => (works ? (await change(), true) : null))
-    const step = (name: string) => ({ redo: async () => { log.push(`+${name}`) }, undo: async () => { log.push(`-${name}`) } })
-    return { log, history, step, break: () => { works = false } }
+    const step = (name: string) => ({
+      redo: async () => {
+        log.push(`+${name}`)
+      },
+      undo: async () => {
+        log.push(`-${name}`)
+      }
+    })
+    return {
+      log,
+      history,
+      step,
+      break: () => {
+        works = false
+      }
+    }
   }
 
   it('takes steps back and does them again in their order, however quickly it is asked', async () => {
@@ -38,14 +53,16 @@ describe('history', () => {
 
 describe('drawing', () => {
   it('gives what was drawn to whoever waits, and nothing to one who was interrupted', async () => {
-    const drawing = createDrawing(), first = drawing.area('lasso')
-    expect(drawing.tool.value).toBe('lasso')
-    const second = drawing.point()
-    expect([await first, drawing.tool.value]).toEqual([null, 'point'])
-    drawing.finish({ x: 0.2, y: 0.3 })
-    expect([await second, drawing.tool.value, drawing.sketch.value]).toEqual([{ x: 0.2, y: 0.3 }, null, null])
-    const third = drawing.area('rectangle')
-    drawing.drop()
+    setActivePinia(createPinia())
+    const pencil = usePencilStore(),
+      first = pencil.drawArea('lasso')
+    expect(pencil.tool).toBe('lasso')
+    const second = pencil.pickPoint()
+    expect([await first, pencil.tool]).toEqual([null, 'point'])
+    pencil.finish({ x: 0.2, y: 0.3 })
+    expect([await second, pencil.tool, pencil.sketch]).toEqual([{ x: 0.2, y: 0.3 }, null, null])
+    const third = pencil.drawArea('rectangle')
+    pencil.drop()
     expect(await third).toBeNull()
   })
 })
@@ -60,12 +77,24 @@ describe('forms', () => {
     expect([shown(black, DEFAULT_STANDARDS), stored(black, DEFAULT_STANDARDS, 3.5)]).toEqual([2, { nearBlack: 0.035 }])
   })
 
-  it('keep a trial\'s operations in their order, and drop one that is back at neutral', () => {
-    const [value, , , chroma] = TRIAL_SLIDERS as unknown as [typeof TRIAL_SLIDERS[number], unknown, unknown, typeof TRIAL_SLIDERS[number]]
+  it("keep a trial's operations in their order, and drop one that is back at neutral", () => {
+    const [value, , , chroma] = TRIAL_SLIDERS as unknown as [
+      (typeof TRIAL_SLIDERS)[number],
+      unknown,
+      unknown,
+      (typeof TRIAL_SLIDERS)[number]
+    ]
     const muted = withSetting(withSetting(NO_TRIAL, chroma, 0.5), value, -12)
-    expect(muted.operations).toEqual([{ kind: 'value', by: -12 }, { kind: 'chroma', times: 0.5 }])
-    expect(withOperation(muted, 'light', { kind: 'light', ratio: [1, 1, 1] }).operations[0]).toMatchObject({ kind: 'light' })
+    expect(muted.operations).toEqual([
+      { kind: 'value', by: -12 },
+      { kind: 'chroma', times: 0.5 }
+    ])
+    expect(withOperation(muted, 'light', { kind: 'light', ratio: [1, 1, 1] }).operations[0]).toMatchObject({
+      kind: 'light'
+    })
     expect(withSetting(muted, chroma, 1).operations).toEqual([{ kind: 'value', by: -12 }])
-    for (const s of TRIAL_SLIDERS) for (const end of [s.low, s.high]) expect(settingOf(trialSchema.parse(withSetting(NO_TRIAL, s, end)) as typeof NO_TRIAL, s)).toBe(end)
+    for (const s of TRIAL_SLIDERS)
+      for (const end of [s.low, s.high])
+        expect(settingOf(trialSchema.parse(withSetting(NO_TRIAL, s, end)) as typeof NO_TRIAL, s)).toBe(end)
   })
 })

@@ -10,7 +10,14 @@ beforeEach(() => {
 })
 
 it('turns round and round within half a turn either way', () => {
-  for (const [by, at] of [[90, 90], [90, -180], [90, -90], [90, 0], [-1, -1], [-180, 179]] as const) {
+  for (const [by, at] of [
+    [90, 90],
+    [90, -180],
+    [90, -90],
+    [90, 0],
+    [-1, -1],
+    [-180, 179]
+  ] as const) {
     wall.turn(by)
     expect(wall.view.angleDeg).toBe(at)
   }

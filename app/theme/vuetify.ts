@@ -1,20 +1,49 @@
 /** Vuetify's defaults, set once here: no component of ours carries its own styling of one. */
-import { IRON_OXIDE, L15, L24, L30, L40, L70, L80, L91, L96 } from './greys'
+import { BURNT_OXIDE, GREYS, IRON_OXIDE } from './greys'
 
-const shared = { primary: IRON_OXIDE, error: '#8a2f1e', info: L40, success: L40, warning: L40 }
+const shared = { primary: IRON_OXIDE, error: BURNT_OXIDE, info: GREYS.l40, success: GREYS.l40, warning: GREYS.l40 }
 
 export const themes = {
   /** Desk and reading pages. */
   paper: {
     dark: false,
-    colors: { ...shared, 'background': L96, 'surface': L96, 'on-background': L15, 'on-surface': L15, 'surface-variant': L80, 'on-surface-variant': L15, 'secondary': L30 },
-    variables: { 'border-color': '#000000', 'border-opacity': 0.18, 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 0.82 }
+    colors: {
+      ...shared,
+      background: GREYS.l96,
+      surface: GREYS.l96,
+      'on-background': GREYS.l15,
+      'on-surface': GREYS.l15,
+      'surface-variant': GREYS.l80,
+      'on-surface-variant': GREYS.l15,
+      secondary: GREYS.l30
+    },
+    variables: {
+      'border-color': GREYS.l0,
+      'border-opacity': 0.18,
+      'high-emphasis-opacity': 1,
+      'medium-emphasis-opacity': 0.82
+    }
   },
   /** The bench: achromatic, dark. */
   bench: {
     dark: true,
-    colors: { ...shared, 'primary': L91, 'background': L24, 'surface': L24, 'on-background': L91, 'on-surface': L91, 'surface-variant': L30, 'on-surface-variant': L91, 'secondary': L70 },
-    variables: { 'border-color': '#ffffff', 'border-opacity': 0.2, 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 0.86 }
+    colors: {
+      ...shared,
+      primary: GREYS.l91,
+      background: GREYS.l24,
+      surface: GREYS.l24,
+      'on-background': GREYS.l91,
+      'on-surface': GREYS.l91,
+      'surface-variant': GREYS.l30,
+      'on-surface-variant': GREYS.l91,
+      secondary: GREYS.l70
+    },
+    variables: {
+      'border-color': GREYS.l100,
+      'border-opacity': 0.2,
+      'high-emphasis-opacity': 1,
+      'medium-emphasis-opacity': 0.86
+    }
   }
 }
 
@@ -27,7 +56,7 @@ export const defaults = {
   VSelect: field,
   VFileInput: { ...field, prependIcon: '' },
   VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary', ripple: false },
-  VDialog: { maxWidth: 560, scrim: '#000000' },
+  VDialog: { maxWidth: 560, scrim: GREYS.l0 },
   VCard: { rounded: 'sm', elevation: 0, border: true },
   VMenu: { transition: false },
   VList: { density: 'compact', elevation: 0 },

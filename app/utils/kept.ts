@@ -27,7 +27,9 @@ export function keptWords<S extends z.ZodType>(accountId: number, what: string, 
     keep(value) {
       try {
         localStorage.setItem(key, JSON.stringify(value))
-      } catch { /* a browser without room or leave for it keeps nothing; the server still gets everything */ }
+      } catch {
+        /* a browser without room or leave for it keeps nothing; the server still gets everything */
+      }
     },
     drop: () => localStorage.removeItem(key)
   }

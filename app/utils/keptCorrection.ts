@@ -1,6 +1,6 @@
 /** A correction being written, kept in this browser: a new one under its piece, a changed one under itself. */
 import { z } from 'zod'
-import { correctionInputSchema, correctionSchema, type Correction, type CorrectionDraft } from '~~/shared/critique'
+import { correctionInputSchema, correctionSchema, type Correction, type CorrectionWritten } from '~~/shared/critique'
 import { keptWords } from './kept'
 
 const keptSchema = z.object({
@@ -10,7 +10,7 @@ const keptSchema = z.object({
 })
 
 export interface KeptCorrection {
-  readonly keep: (value: { readonly input: CorrectionDraft, readonly over: Correction | null }) => void
+  readonly keep: (value: { readonly input: CorrectionWritten; readonly over: Correction | null }) => void
   readonly drop: () => void
   /** What is kept, if it was written over just this. */
   readonly since: (opened: Correction | undefined) => z.infer<typeof keptSchema> | null
@@ -26,7 +26,9 @@ export function keptCorrection(accountId: number, pieceId: number, correctionId?
     drop: kept.drop,
     since(opened) {
       const found = kept.read()
-      return found && JSON.stringify(found.over) === JSON.stringify(opened ? correctionSchema.parse(opened) : null) ? found : null
+      return found && JSON.stringify(found.over) === JSON.stringify(opened ? correctionSchema.parse(opened) : null)
+        ? found
+        : null
     }
   }
 }

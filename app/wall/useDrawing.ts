@@ -30,35 +30,40 @@ const polygon = (points: readonly FractionPoint[]): Area => ({ kind: 'polygon', 
 
 /** @param near whether two places are one to the hand: the first corner, clicked again, closes the area. */
 export function useDrawing(near: (a: Point, b: Point) => boolean): DrawingHand {
-  const bench = useBenchStore()
+  const pencil = usePencilStore()
   let start: Point | null = null
   let line: FractionPoint[] = []
   let stroke: StrokePoint[] = []
-  watch(() => bench.tool, () => {
-    start = null
-    line = []
-  })
+  watch(
+    () => pencil.tool,
+    () => {
+      start = null
+      line = []
+    }
+  )
 
   function boxTo({ x, y }: Point): void {
-    const w = Math.abs(x - start!.x), h = Math.abs(y - start!.y)
-    if (w > LEAST && h > LEAST) bench.sketch = { kind: 'rectangle', x: Math.min(x, start!.x), y: Math.min(y, start!.y), w, h }
+    const w = Math.abs(x - start!.x),
+      h = Math.abs(y - start!.y)
+    if (w > LEAST && h > LEAST)
+      pencil.sketch = { kind: 'rectangle', x: Math.min(x, start!.x), y: Math.min(y, start!.y), w, h }
   }
   function close(): void {
-    const kept = bench.tool === 'lasso' ? simplify([...line, line[0]!], TOLERANCE).slice(0, -1) : line
+    const kept = pencil.tool === 'lasso' ? simplify([...line, line[0]!], TOLERANCE).slice(0, -1) : line
     line = []
-    if (kept.length >= 3) bench.finishDrawing(polygon(kept))
-    else bench.sketch = null
+    if (kept.length >= 3) pencil.finish(polygon(kept))
+    else pencil.sketch = null
   }
   return {
     press(raw, pressure = 0.5) {
       const at = { x: clamp(raw.x), y: clamp(raw.y) }
-      if (bench.tool === 'point') bench.finishDrawing(at)
-      else if (bench.tool === 'polygon') {
+      if (pencil.tool === 'point') pencil.finish(at)
+      else if (pencil.tool === 'polygon') {
         // The first corner again, or the last one twice, closes.
         if (line.length >= 3 && [line[0]!, line.at(-1)!].some(([x, y]) => near({ x, y }, at))) return close()
         line.push([at.x, at.y])
-        bench.sketch = polygon(line.slice())
-      } else if (bench.tool) {
+        pencil.sketch = polygon(line.slice())
+      } else if (pencil.tool) {
         start = at
         line = [[at.x, at.y]]
         stroke = [[at.x, at.y, pressure]]
@@ -66,31 +71,32 @@ export function useDrawing(near: (a: Point, b: Point) => boolean): DrawingHand {
     },
     move(raw, pressure = 0.5) {
       const at = { x: clamp(raw.x), y: clamp(raw.y) }
-      if (bench.tool === 'polygon' && line.length > 0) bench.sketch = polygon([...line, [at.x, at.y]])
+      if (pencil.tool === 'polygon' && line.length > 0) pencil.sketch = polygon([...line, [at.x, at.y]])
       if (!start) return
-      if (bench.tool === 'rectangle') boxTo(at)
-      else if (bench.tool === 'arrow') bench.marking = { kind: 'arrow', from: [start.x, start.y], to: [at.x, at.y] }
-      else if (bench.tool === 'stroke') {
+      if (pencil.tool === 'rectangle') boxTo(at)
+      else if (pencil.tool === 'arrow') pencil.marking = { kind: 'arrow', from: [start.x, start.y], to: [at.x, at.y] }
+      else if (pencil.tool === 'stroke') {
         stroke.push([at.x, at.y, pressure])
-        bench.marking = { kind: 'stroke', points: thinned(stroke) }
-      }
-      else if (bench.tool === 'lasso') {
+        pencil.marking = { kind: 'stroke', points: thinned(stroke) }
+      } else if (pencil.tool === 'lasso') {
         line.push([at.x, at.y])
-        if (line.length >= 3) bench.sketch = polygon(line.slice())
+        if (line.length >= 3) pencil.sketch = polygon(line.slice())
       }
     },
     lift() {
       if (!start) return
       start = null
-      if (bench.tool === 'lasso') close()
-      else if (bench.tool === 'stroke' || bench.tool === 'arrow') {
-        if (bench.marking) bench.finishDrawing(bench.marking)
-      } else if (bench.sketch) bench.finishDrawing(bench.sketch)
+      if (pencil.tool === 'lasso') close()
+      else if (pencil.tool === 'stroke' || pencil.tool === 'arrow') {
+        if (pencil.marking) pencil.finish(pencil.marking)
+      } else if (pencil.sketch) pencil.finish(pencil.sketch)
     },
-    close: () => { if (bench.tool === 'polygon') close() },
+    close: () => {
+      if (pencil.tool === 'polygon') close()
+    },
     takeBack() {
       line.pop()
-      bench.sketch = line.length > 0 ? polygon(line.slice()) : null
+      pencil.sketch = line.length > 0 ? polygon(line.slice()) : null
     }
   }
 }

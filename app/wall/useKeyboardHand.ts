@@ -4,47 +4,70 @@ import type { Point } from '~~/shared/notes'
 import { grownBy, movedBy } from './shape'
 import type { DrawingHand } from './useDrawing'
 
-const STEP = 0.01, FAST = 0.05
-const MOVES: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+const STEP = 0.01,
+  FAST = 0.05
+const MOVES: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1]
+}
 const clamp = (v: number): number => Math.min(1, Math.max(0, v))
 
 /** @returns where the cross stands, or null while nothing is drawn by keys. */
 export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) => void): Readonly<Ref<Point | null>> {
-  const bench = useBenchStore(), wall = useWallStore()
+  const sight = useSightStore(),
+    pencil = usePencilStore(),
+    wall = useWallStore()
   const cross = ref<Point | null>(null)
   let begun = false
-  watch(() => bench.tool, (tool) => {
-    begun = false
-    if (!tool) cross.value = null
-  })
-  const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable], [role="dialog"], [role="combobox"]') !== null
-
-  useEventListener('keydown', (event: KeyboardEvent) => {
-    if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
-    const move = MOVES[event.key]
-    if (bench.reshaping && (move || event.key === '+' || event.key === '-')) {
-      event.preventDefault()
-      event.stopImmediatePropagation()
-      const by = event.shiftKey ? FAST : STEP, { area } = bench.reshaping
-      bench.reshaping = { ...bench.reshaping, area: move ? movedBy(area, by * move[0], by * move[1]) : grownBy(area, event.key === '+' ? 1.05 : 1 / 1.05) }
-    } else if (move) {
-      event.preventDefault()
-      if (!bench.tool) return wall.change({ panX: wall.view.panX - 40 * move[0], panY: wall.view.panY - 40 * move[1] })
-      const from = cross.value ?? { x: 0.5, y: 0.5 }, by = event.shiftKey ? FAST : STEP
-      cross.value = { x: clamp(from.x + by * move[0]), y: clamp(from.y + by * move[1]) }
-      drawing.move(cross.value)
-      point(cross.value)
-    } else if (bench.tool && event.key === 'Enter') drawing.close()
-    else if (bench.tool && event.key === 'Backspace') drawing.takeBack()
-    else if (bench.tool && cross.value && event.key === ' ') {
-      event.preventDefault()
-      event.stopImmediatePropagation()
-      // A line by hand needs a hand: by keys it goes corner by corner.
-      if (bench.tool === 'lasso') bench.tool = 'polygon'
-      if (bench.tool !== 'polygon' && bench.tool !== 'point' && begun) drawing.lift()
-      else drawing.press(cross.value)
-      begun = !begun
+  watch(
+    () => pencil.tool,
+    tool => {
+      begun = false
+      if (!tool) cross.value = null
     }
-  }, { capture: true })
+  )
+  const typing = (event: KeyboardEvent): boolean =>
+    event.target instanceof HTMLElement
+    && event.target.closest('input, textarea, [contenteditable], [role="dialog"], [role="combobox"]') !== null
+
+  useEventListener(
+    'keydown',
+    (event: KeyboardEvent) => {
+      if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
+      const move = MOVES[event.key]
+      if (sight.reshaping && (move || event.key === '+' || event.key === '-')) {
+        event.preventDefault()
+        event.stopImmediatePropagation()
+        const by = event.shiftKey ? FAST : STEP,
+          { area } = sight.reshaping
+        sight.reshaping = {
+          ...sight.reshaping,
+          area: move ? movedBy(area, by * move[0], by * move[1]) : grownBy(area, event.key === '+' ? 1.05 : 1 / 1.05)
+        }
+      } else if (move) {
+        event.preventDefault()
+        if (!pencil.tool)
+          return wall.change({ panX: wall.view.panX - 40 * move[0], panY: wall.view.panY - 40 * move[1] })
+        const from = cross.value ?? { x: 0.5, y: 0.5 },
+          by = event.shiftKey ? FAST : STEP
+        cross.value = { x: clamp(from.x + by * move[0]), y: clamp(from.y + by * move[1]) }
+        drawing.move(cross.value)
+        point(cross.value)
+      } else if (pencil.tool && event.key === 'Enter') drawing.close()
+      else if (pencil.tool && event.key === 'Backspace') drawing.takeBack()
+      else if (pencil.tool && cross.value && event.key === ' ') {
+        event.preventDefault()
+        event.stopImmediatePropagation()
+        // A line by hand needs a hand: by keys it goes corner by corner.
+        if (pencil.tool === 'lasso') pencil.tool = 'polygon'
+        if (pencil.tool !== 'polygon' && pencil.tool !== 'point' && begun) drawing.lift()
+        else drawing.press(cross.value)
+        begun = !begun
+      }
+    },
+    { capture: true }
+  )
   return cross
 }

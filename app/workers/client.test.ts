@@ -20,11 +20,17 @@ class BrowserWorker extends EventTarget {
     this.thread.on('error', () => this.dispatchEvent(new Event('error')))
     open.push(this)
   }
-  postMessage(message: unknown, transfer: never[] = []): void { this.thread.postMessage(message, transfer) }
-  terminate(): void { void this.thread.terminate() }
+  postMessage(message: unknown, transfer: never[] = []): void {
+    this.thread.postMessage(message, transfer)
+  }
+  terminate(): void {
+    void this.thread.terminate()
+  }
 }
 const open: BrowserWorker[] = []
-beforeEach(() => { vi.stubGlobal('Worker', BrowserWorker) })
+beforeEach(() => {
+  vi.stubGlobal('Worker', BrowserWorker)
+})
 afterEach(() => {
   for (const worker of open.splice(0)) worker.terminate()
   vi.unstubAllGlobals()
@@ -38,14 +44,19 @@ it('answers, and hands on what was thrown', async () => {
 })
 
 it('every call in flight ends with a sentence when the worker dies, and so does every later one', async () => {
-  const client = openPictureWorker(), waiting = [client.call(never), client.call(never)]
+  const client = openPictureWorker(),
+    waiting = [client.call(never), client.call(never)]
   const dying = client.call(w => w.scatter())
-  for (const call of [...waiting, dying]) await expect(call).rejects.toThrow('The measuring stopped unexpectedly. Reload the page; nothing you wrote is lost.')
+  for (const call of [...waiting, dying])
+    await expect(call).rejects.toThrow(
+      'The measuring stopped unexpectedly. Reload the page; nothing you wrote is lost.'
+    )
   await expect(client.call(w => w.histogram())).rejects.toThrow('stopped unexpectedly')
 })
 
 it('a closed client says no more: what was asked ends at once', async () => {
-  const client = openPictureWorker(), waiting = client.call(never)
+  const client = openPictureWorker(),
+    waiting = client.call(never)
   client.close()
   await expect(waiting).rejects.toThrow('closed')
   await expect(client.call(w => w.histogram())).rejects.toThrow('closed')

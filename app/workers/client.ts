@@ -21,13 +21,17 @@ export function openPictureWorker(): PictureClient {
     for (const reject of pending) reject(dead)
     pending.clear()
   }
-  worker.addEventListener('error', () => die('The measuring stopped unexpectedly. Reload the page; nothing you wrote is lost.'))
+  worker.addEventListener('error', () =>
+    die('The measuring stopped unexpectedly. Reload the page; nothing you wrote is lost.')
+  )
   return {
     call(ask) {
       if (dead) return Promise.reject(dead)
       return new Promise((resolve, reject) => {
         pending.add(reject)
-        ask(remote).then(resolve, reject).finally(() => pending.delete(reject))
+        ask(remote)
+          .then(resolve, reject)
+          .finally(() => pending.delete(reject))
       })
     },
     close() {

@@ -23,7 +23,10 @@ import { describeColour } from '~~/core/wheel/describe'
 import type { WheelName } from '~~/core/wheel/steps'
 import type { PictureWorker, Which } from './protocol'
 
-interface Held { readonly raster: Raster, readonly planes: Planes }
+interface Held {
+  readonly raster: Raster
+  readonly planes: Planes
+}
 const held = new Map<Which, Held>()
 /** Each picture once more at the size of the small live views. */
 const small = new Map<Which, Held & { readonly edge: number }>()
@@ -63,7 +66,7 @@ const worker: PictureWorker = {
   async lens(request: LensRequest, edge, which = 'own') {
     const { raster, planes } = edge ? reduced(edge, which) : picture(which)
     const out = new Uint8ClampedArray(raster.data.length)
-    renderLens(request, raster, planes, out)
+    renderLens(request, { raster, planes, out })
     const bitmap = await createImageBitmap(new ImageData(out, raster.width, raster.height))
     return transfer(bitmap, [bitmap])
   },
@@ -78,28 +81,39 @@ const worker: PictureWorker = {
   },
 
   area: async (name, area) => measureArea(name, area, picture()),
-  piece: async (known, source) => measurePiece(picture(), source, known, held.get('reference')?.planes),
+  piece: async (known, source) =>
+    measurePiece({ pixels: picture(), source, known, reference: held.get('reference')?.planes }),
 
   async probe(x, y, wheel) {
     const { raster, planes } = picture()
     const { width, height } = raster
-    const px = Math.min(width - 1, Math.max(0, Math.floor(x * width))), py = Math.min(height - 1, Math.max(0, Math.floor(y * height)))
+    const px = Math.min(width - 1, Math.max(0, Math.floor(x * width))),
+      py = Math.min(height - 1, Math.max(0, Math.floor(y * height)))
     const i = py * width + px
     if (!planes.mask[i]) return null
     const p = i * 4
     const point = { width, height, top: py, rows: [[px, px + 1]] }
     const ring = meanOf(ringOf(point, RING_SHARE * diagonalOf(raster)), planes, raster)
     const own = temperatureOf([planes.lightness[i]!, planes.a[i]!, planes.b[i]!])
-    return { ...describeColour(formatHex(raster.data.subarray(p, p + 3)), wheel), relativeTemperature: ring && own - temperatureOf(ring.oklab) }
+    return {
+      ...describeColour(formatHex(raster.data.subarray(p, p + 3)), wheel),
+      relativeTemperature: ring && own - temperatureOf(ring.oklab)
+    }
   },
 
   patches: async darksTemperature => ({
-    black: nearBlackPatches(picture().planes).map(patch => ({ ...patch, blacks: chromaticBlacks(patch.value, darksTemperature) })),
+    black: nearBlackPatches(picture().planes).map(patch => ({
+      ...patch,
+      blacks: chromaticBlacks(patch.value, darksTemperature)
+    })),
     white: nearWhitePatches(picture().planes)
   }),
   depth: async areas => depthOf(areas, picture()),
 
-  schemeAt: async (scheme, rotation, wheel) => (hues(wheel).totalWeight > 0 ? reportFit(fitAt(scheme, hues(wheel).weight, ((Math.round(rotation) % 360) + 360) % 360)) : null),
+  schemeAt: async (scheme, rotation, wheel) =>
+    hues(wheel).totalWeight > 0
+      ? reportFit(fitAt(scheme, hues(wheel).weight, ((Math.round(rotation) % 360) + 360) % 360))
+      : null,
   scatter: async () => scatterOf(picture().raster, picture().planes),
 
   pulls: async points => pullsOf(points, attentionOf(picture().planes)),
@@ -114,14 +128,15 @@ const worker: PictureWorker = {
 
   async effect(trials, subjects, wheel) {
     const { raster, planes } = picture()
-    return trials.length === 0 ? effectNumbers(raster, wheel, subjects, planes) : effectNumbers(applyTrials(trials, raster), wheel, subjects)
+    return trials.length === 0
+      ? effectNumbers({ raster, wheel, subjects, planes })
+      : effectNumbers({ raster: applyTrials(trials, raster), wheel, subjects })
   },
 
   async lightOf(area) {
     const { raster, planes } = picture()
-    return meanOf(spansOf(area, raster.width, raster.height), planes, raster)?.linear ?? null
-  },
-
+    return meanOf(spansOf(area, raster), planes, raster)?.linear ?? null
+  }
 }
 
 expose(worker)

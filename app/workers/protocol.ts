@@ -21,14 +21,19 @@ export interface ProbeReading extends ColourDescription {
   readonly relativeTemperature: number | null
 }
 
-export interface BlackPatch extends Patch { /** Mixed blacks of the same value, hex. */ readonly blacks: readonly string[] }
-export interface TriedArea { readonly trial: Trial, readonly area: Area | null }
+export interface BlackPatch extends Patch {
+  /** Mixed blacks of the same value, hex. */ readonly blacks: readonly string[]
+}
+export interface TriedArea {
+  readonly trial: Trial
+  readonly area: Area | null
+}
 /** The picture itself, or the reference it was made from. */
 export type Which = 'own' | 'reference'
 
 export interface PictureWorker {
   /** Takes a picture: decoded, planes made. */
-  load(file: Blob, which: Which): Promise<{ width: number, height: number }>
+  load(file: Blob, which: Which): Promise<{ width: number; height: number }>
   lens(request: LensRequest, edge?: number, which?: Which): Promise<ImageBitmap>
   /** Counts in 64 bins of value, for the value rule. */
   histogram(): Promise<number[]>
@@ -40,7 +45,7 @@ export interface PictureWorker {
   piece(known: PieceKnown, source: Source): Promise<PieceMeasures>
   /** The colour under a point in fractions; null where the picture is transparent. */
   probe(x: number, y: number, wheel: WheelName): Promise<ProbeReading | null>
-  patches(darksTemperature: number): Promise<{ black: BlackPatch[], white: Patch[] }>
+  patches(darksTemperature: number): Promise<{ black: BlackPatch[]; white: Patch[] }>
   depth(areas: readonly KnownArea[]): Promise<DepthLadder>
   /** A scheme at a rotation of the critic's choosing; null without colour. */
   schemeAt(scheme: SectorScheme, rotation: number, wheel: WheelName): Promise<RankedScheme | null>

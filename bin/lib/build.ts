@@ -5,7 +5,17 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from '
 import { join } from 'node:path'
 import { ROOT, step, Stop } from './step'
 
-const SOURCES = ['app', 'core', 'demo', 'public', 'server', 'shared', 'nuxt.config.ts', 'vuetify.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'demo',
+  'public',
+  'server',
+  'shared',
+  'nuxt.config.ts',
+  'vuetify.config.ts',
+  'package-lock.json'
+]
 const STAMP = join(ROOT, '.output', 'critica-sources')
 
 function* filesBelow(path: string): Generator<string> {
@@ -29,7 +39,11 @@ export function buildIfChanged(): void {
   const hash = sourcesHash()
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return
   step('building the application (about a minute)')
-  const { status, stdout, stderr } = spawnSync('npx', ['nuxt', 'build'], { cwd: ROOT, encoding: 'utf8', env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' } })
+  const { status, stdout, stderr } = spawnSync('npx', ['nuxt', 'build'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' }
+  })
   if (status !== 0) throw new Stop(`the build failed:\n${(stdout + stderr).slice(-4000)}`)
   writeFileSync(STAMP, hash)
 }

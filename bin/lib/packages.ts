@@ -3,10 +3,22 @@ import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { step, Stop } from './step'
 
-export interface DebianPackage { readonly name: string, readonly files: readonly string[], readonly what: string }
+export interface DebianPackage {
+  readonly name: string
+  readonly files: readonly string[]
+  readonly what: string
+}
 
-export const MARIADB: DebianPackage = { name: 'mariadb-server', files: ['/usr/sbin/mariadbd', '/usr/bin/mariadb-install-db'], what: 'the database server' }
-export const CHROMIUM: DebianPackage = { name: 'chromium', files: ['/usr/bin/chromium'], what: 'the browser of the browser tests' }
+export const MARIADB: DebianPackage = {
+  name: 'mariadb-server',
+  files: ['/usr/sbin/mariadbd', '/usr/bin/mariadb-install-db'],
+  what: 'the database server'
+}
+export const CHROMIUM: DebianPackage = {
+  name: 'chromium',
+  files: ['/usr/bin/chromium'],
+  what: 'the browser of the browser tests'
+}
 
 /** @throws Stop when a package is missing and neither root nor sudo is at hand. */
 export function installMissing(packages: readonly DebianPackage[]): void {
@@ -15,11 +27,18 @@ export function installMissing(packages: readonly DebianPackage[]): void {
   const names = missing.map(p => p.name)
   const asRoot = process.getuid?.() === 0
   const sudo = !asRoot && spawnSync('sudo', ['--version'], { stdio: 'ignore' }).status === 0
-  if (!asRoot && !sudo) throw new Stop(`${names.join(' and ')} must be installed, and neither root nor sudo is at hand: apt-get install ${names.join(' ')}`)
-  for (const p of missing) step(`installing Debian's ${p.name}, ${p.what}${asRoot ? '' : ' (sudo asks for your password)'}`)
+  if (!asRoot && !sudo)
+    throw new Stop(
+      `${names.join(' and ')} must be installed, and neither root nor sudo is at hand: apt-get install ${names.join(' ')}`
+    )
+  for (const p of missing)
+    step(`installing Debian's ${p.name}, ${p.what}${asRoot ? '' : ' (sudo asks for your password)'}`)
   const run = (...args: string[]): void => {
     const [command, ...rest] = asRoot ? args : ['sudo', '--preserve-env=DEBIAN_FRONTEND', ...args]
-    const { status } = spawnSync(command, rest, { stdio: ['inherit', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+    const { status } = spawnSync(command, rest, {
+      stdio: ['inherit', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+    })
     if (status !== 0) throw new Stop(`${args.join(' ')} failed`)
   }
   run('apt-get', 'update', '-qq')

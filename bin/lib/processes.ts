@@ -30,6 +30,6 @@ export async function endChild(child: ChildProcess, graceMs = GRACE_MS): Promise
   if (child.exitCode !== null || child.signalCode !== null) return
   const gone = new Promise(resolve => child.once('exit', resolve))
   child.kill('SIGTERM')
-  if (await Promise.race([gone, wait(graceMs, 'late')]) === 'late') child.kill('SIGKILL')
+  if ((await Promise.race([gone, wait(graceMs, 'late')])) === 'late') child.kill('SIGKILL')
   await gone
 }

@@ -18,11 +18,13 @@ import { progress, progressDone, ROOT, step, Stop } from './step'
 export async function prepareDatabase(url: string, demo: boolean): Promise<void> {
   const pool = openPool(url)
   try {
-    await pool.query('SELECT 1').catch((error: Error) => { throw new Stop(`the database does not answer: ${error.message}`) })
+    await pool.query('SELECT 1').catch((error: Error) => {
+      throw new Stop(`the database does not answer: ${error.message}`)
+    })
     const applied = await migrate(pool, join(ROOT, 'server/db/migrations'))
     if (applied.length > 0) step(`database brought up to date: ${applied.join(', ')}`)
-    if (!demo || await countAccounts(pool) > 0) return
-    step('loading the demo: a harbour town\'s evening class (painting its pictures takes about a minute)')
+    if (!demo || (await countAccounts(pool)) > 0) return
+    step("loading the demo: a harbour town's evening class (painting its pictures takes about a minute)")
     openScratch()
     openWorkers(join(ROOT, '.output/server/work'))
     await seedDemo(new Date(), progress)
@@ -61,8 +63,14 @@ export async function startServer({ port, databaseUrl, secret, demo, folder }: S
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
     env: {
-      ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), CRITICA_DATABASE_URL: databaseUrl, CRITICA_SECRET: secret,
-      CRITICA_SHOWN_SIGN_INS: JSON.stringify(demo ? demoSignIns() : []), NITRO_SHUTDOWN_TIMEOUT: '3000'
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      CRITICA_DATABASE_URL: databaseUrl,
+      CRITICA_SECRET: secret,
+      CRITICA_SHOWN_SIGN_INS: JSON.stringify(demo ? demoSignIns() : []),
+      NITRO_SHUTDOWN_TIMEOUT: '3000'
     }
   })
   if (folder) writeFileSync(pidFile(folder), String(server.pid))

@@ -10,11 +10,13 @@ import { main, step, Stop } from './step'
 import { supervise } from './supervise'
 
 main(async () => {
-  const settings = readSettings(process.env), folder = settings.CRITICA_DATA
+  const settings = readSettings(process.env),
+    folder = settings.CRITICA_DATA
   const demo = settings.CRITICA_DEMO === '1'
   const secrets = secretsOf(folder)
   await endLeftoverServer(folder)
-  if (!await portFree(settings.CRITICA_PORT)) throw new Stop(`port ${settings.CRITICA_PORT} is taken; choose another with CRITICA_PORT`)
+  if (!(await portFree(settings.CRITICA_PORT)))
+    throw new Stop(`port ${settings.CRITICA_PORT} is taken; choose another with CRITICA_PORT`)
   let database: RunningDatabase | null = null
   let server: ChildProcess | null = null
   const stopping = new AbortController()
@@ -52,7 +54,9 @@ main(async () => {
     await prepareDatabase(url, demo)
     void supervise({ name: 'the server', start: () => serve(url) }, await serve(url), stopping.signal)
     step(`Critica serves on http://127.0.0.1:${settings.CRITICA_PORT}  (Ctrl-C stops it)`)
-    if (demo) for (const { name, email, password, role } of demoSignIns()) console.log(`    ${email.padEnd(24)} ${password}   ${name}, ${role}`)
+    if (demo)
+      for (const { name, email, password, role } of demoSignIns())
+        console.log(`    ${email.padEnd(24)} ${password}   ${name}, ${role}`)
   } catch (error) {
     stopping.abort()
     await end()

@@ -9,7 +9,8 @@ export interface Service {
   readonly start: () => Promise<ChildProcess>
 }
 
-const FIRST_WAIT_MS = 1000, LONGEST_WAIT_MS = 30_000
+const FIRST_WAIT_MS = 1000,
+  LONGEST_WAIT_MS = 30_000
 /** Having run so long, it is taken for well again. */
 const WELL_MS = 60_000
 
@@ -17,7 +18,8 @@ const WELL_MS = 60_000
 export async function supervise({ name, start }: Service, running: ChildProcess, stopped: AbortSignal): Promise<void> {
   let waitMs = FIRST_WAIT_MS
   for (let child: ChildProcess | null = running; !stopped.aborted;) {
-    const since = Date.now(), how = child && await endOf(child)
+    const since = Date.now(),
+      how = child && (await endOf(child))
     if (stopped.aborted) return
     if (Date.now() - since > WELL_MS) waitMs = FIRST_WAIT_MS
     step(`${name} ${how ?? 'did not come up'}; it is started again in ${waitMs / 1000} s`)
@@ -34,7 +36,9 @@ export async function supervise({ name, start }: Service, running: ChildProcess,
 
 /** How a process ended. */
 function endOf(child: ChildProcess): Promise<string> {
-  const said = (code: number | null, signal: string | null): string => (signal ? `was ended by ${signal}` : `stopped by itself with status ${code}`)
-  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve(said(child.exitCode, child.signalCode))
+  const said = (code: number | null, signal: string | null): string =>
+    signal ? `was ended by ${signal}` : `stopped by itself with status ${code}`
+  if (child.exitCode !== null || child.signalCode !== null)
+    return Promise.resolve(said(child.exitCode, child.signalCode))
   return new Promise(resolve => child.once('exit', (code, signal) => resolve(said(code, signal))))
 }

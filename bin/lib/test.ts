@@ -10,27 +10,36 @@ import { endChild } from './processes'
 import { prepareDatabase, startServer } from './serve'
 import { main, ROOT, step } from './step'
 
-interface Tally { passed: number, failed: number }
+interface Tally {
+  passed: number
+  failed: number
+}
 const tally: Tally = { passed: 0, failed: 0 }
 
 function run(command: string, args: string[], env: NodeJS.ProcessEnv = {}): Promise<number> {
-  return new Promise((resolve) => {
-    spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).once('exit', code => resolve(code ?? 1))
+  return new Promise(resolve => {
+    spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).once('exit', code =>
+      resolve(code ?? 1)
+    )
   })
 }
 
 /** A check that is one test by itself: lint, a type check, the build. */
 async function single(what: string, command: string, args: string[]): Promise<void> {
   step(what)
-  const ok = await run(command, args) === 0
+  const ok = (await run(command, args)) === 0
   tally[ok ? 'passed' : 'failed']++
 }
 
 async function vitest(project: string, folder: string, env: NodeJS.ProcessEnv = {}): Promise<void> {
   step(`${project} tests`)
   const file = join(folder, `${project}.json`)
-  const code = await run('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`], env)
-  const result = JSON.parse(readFileSync(file, 'utf8')) as { numPassedTests: number, numFailedTests: number }
+  const code = await run(
+    'npx',
+    ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+    env
+  )
+  const result = JSON.parse(readFileSync(file, 'utf8')) as { numPassedTests: number; numFailedTests: number }
   tally.passed += result.numPassedTests
   tally.failed += Math.max(result.numFailedTests, code === 0 ? 0 : 1)
 }
@@ -38,8 +47,13 @@ async function vitest(project: string, folder: string, env: NodeJS.ProcessEnv = 
 async function playwright(folder: string, env: NodeJS.ProcessEnv): Promise<void> {
   step('browser tests')
   const file = join(folder, 'browser.json')
-  const code = await run('npx', ['playwright', 'test', '--reporter=list,json'], { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file })
-  const { stats } = JSON.parse(readFileSync(file, 'utf8')) as { stats: { expected: number, unexpected: number, flaky: number } }
+  const code = await run('npx', ['playwright', 'test', '--reporter=list,json'], {
+    ...env,
+    PLAYWRIGHT_JSON_OUTPUT_NAME: file
+  })
+  const { stats } = JSON.parse(readFileSync(file, 'utf8')) as {
+    stats: { expected: number; unexpected: number; flaky: number }
+  }
   tally.passed += stats.expected
   tally.failed += Math.max(stats.unexpected + stats.flaky, code === 0 ? 0 : 1)
 }
@@ -67,7 +81,11 @@ main(async () => {
     const port = await freePort()
     const secret = secretsOf(folder).session
     server = await startServer({ port, databaseUrl: database.url, secret, demo: true })
-    const env = { CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`, CRITICA_DATABASE_URL: database.url, CRITICA_SECRET: secret }
+    const env = {
+      CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`,
+      CRITICA_DATABASE_URL: database.url,
+      CRITICA_SECRET: secret
+    }
     await vitest('api', folder, env)
     await playwright(folder, env)
   } finally {

@@ -3,28 +3,49 @@ import { converter } from 'culori'
 import { munsellToRgb255 } from 'munsell'
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../numeric/random'
-import { convertLinearToLab, convertLinearToXyz, convertLuminanceToValue, convertValueToLuminance, luminanceOf } from './lab'
+import {
+  convertLinearToLab,
+  convertLinearToXyz,
+  convertLuminanceToValue,
+  convertValueToLuminance,
+  luminanceOf
+} from './lab'
 import { convertMunsellToPercent, convertPercentToMunsell } from './munsell'
 import { convertLinearToOklab, convertOklabToLinear } from './oklab'
 import { fitToGamut, inGamut } from './gamut'
-import { BYTE_OF_LINEAR, convertLinearToByte, convertSrgbToLinear, formatHex, LINEAR_OF_BYTE, parseHex, type Rgb } from './srgb'
+import {
+  BYTE_OF_LINEAR,
+  convertLinearToByte,
+  convertSrgbToLinear,
+  formatHex,
+  LINEAR_OF_BYTE,
+  parseHex,
+  type Rgb
+} from './srgb'
 
 const toLinear = (rgb: readonly number[]): Rgb => rgb.map(convertSrgbToLinear) as unknown as Rgb
 
 describe('conversions against culori and colorjs.io', () => {
-  const culoriLab = converter('lab65'), culoriOklab = converter('oklab')
+  const culoriLab = converter('lab65'),
+    culoriOklab = converter('oklab')
   it('agree on 10,000 random colours to 1e-4', () => {
     const random = seededRandom(20261124)
     for (let i = 0; i < 10_000; i++) {
       const rgb = [random(), random(), random()]
       const linear = toLinear(rgb)
-      const lab = convertLinearToLab(linear), oklab = convertLinearToOklab(linear)
+      const lab = convertLinearToLab(linear),
+        oklab = convertLinearToOklab(linear)
       const [r, g, b] = rgb
-      const theirs = culoriLab({ mode: 'rgb', r, g, b }), theirOk = culoriOklab({ mode: 'rgb', r, g, b })
+      const theirs = culoriLab({ mode: 'rgb', r, g, b }),
+        theirOk = culoriOklab({ mode: 'rgb', r, g, b })
       const other = new Color('srgb', [r, g, b])
       const worst = Math.max(
-        Math.abs(lab[0] - theirs.l), Math.abs(lab[1] - theirs.a), Math.abs(lab[2] - theirs.b),
-        Math.abs(oklab[0] - theirOk.l), Math.abs(oklab[1] - theirOk.a), Math.abs(oklab[2] - theirOk.b),
+        Math.abs(lab[0] - theirs.l),
+        Math.abs(lab[1] - theirs.a),
+        Math.abs(lab[2] - theirs.b),
+        Math.abs(oklab[0] - theirOk.l),
+        Math.abs(oklab[1] - theirOk.a),
+        Math.abs(oklab[2] - theirOk.b),
         ...other.to('lab-d65').coords.map((c, k) => Math.abs(c! - lab[k])),
         ...other.to('oklab').coords.map((c, k) => Math.abs(c! - oklab[k]))
       )
@@ -32,24 +53,37 @@ describe('conversions against culori and colorjs.io', () => {
     }
   })
 
-  it('have a byte for every 65,536th of linear light that is the formula\'s own', () => {
+  it("have a byte for every 65,536th of linear light that is the formula's own", () => {
     expect(BYTE_OF_LINEAR).toEqual(Uint8Array.from({ length: 65537 }, (_, i) => convertLinearToByte(i / 65536)))
   })
 
-  it('give white L* 100 and Y 1, and #777777 the wall\'s L* 50', () => {
+  it("give white L* 100 and Y 1, and #777777 the wall's L* 50", () => {
     expect(convertLinearToXyz([1, 1, 1])[1]).toBeCloseTo(1, 10)
     expect(convertLuminanceToValue(luminanceOf(toLinear([119 / 255, 119 / 255, 119 / 255])))).toBeCloseTo(50, 0)
-    for (const value of [0, 4, 7.99, 8.01, 50, 100]) expect(convertLuminanceToValue(convertValueToLuminance(value))).toBeCloseTo(value, 10)
+    for (const value of [0, 4, 7.99, 8.01, 50, 100])
+      expect(convertLuminanceToValue(convertValueToLuminance(value))).toBeCloseTo(value, 10)
   })
 })
 
 describe('OKLab', () => {
   // Ottosson 2020, "Table of example XYZ and Oklab pairs"; XYZ given there, here through linear sRGB.
   it.each([
-    [[0.950, 1.000, 1.089], [1.000, 0.000, 0.000]],
-    [[1.000, 0.000, 0.000], [0.450, 1.236, -0.019]],
-    [[0.000, 1.000, 0.000], [0.922, -0.671, 0.263]],
-    [[0.000, 0.000, 1.000], [0.153, -1.415, -0.449]]
+    [
+      [0.95, 1.0, 1.089],
+      [1.0, 0.0, 0.0]
+    ],
+    [
+      [1.0, 0.0, 0.0],
+      [0.45, 1.236, -0.019]
+    ],
+    [
+      [0.0, 1.0, 0.0],
+      [0.922, -0.671, 0.263]
+    ],
+    [
+      [0.0, 0.0, 1.0],
+      [0.153, -1.415, -0.449]
+    ]
   ])('maps XYZ %j to %j, as published', ([X, Y, Z], expected) => {
     const linear: Rgb = [
       3.2409699419045226 * X - 1.537383177570094 * Y - 0.4986107602930034 * Z,
@@ -71,7 +105,8 @@ describe('OKLab', () => {
   it('fits to the gamut at constant hue and lightness', () => {
     const random = seededRandom(11)
     for (let i = 0; i < 300; i++) {
-      const h = random() * 2 * Math.PI, L = 0.2 + 0.7 * random()
+      const h = random() * 2 * Math.PI,
+        L = 0.2 + 0.7 * random()
       const fitted = fitToGamut([L, 0.4 * Math.cos(h), 0.4 * Math.sin(h)])
       expect(inGamut(fitted)).toBe(true)
       const [l, a, b] = convertLinearToOklab(fitted)
@@ -83,7 +118,11 @@ describe('OKLab', () => {
 
 describe('Munsell value', () => {
   // ASTM D1535-14, table of luminance factor by value: V 1, 5 and 9 (from memory).
-  it.each([[1, 1.18], [5, 19.27], [9, 76.70]])('V %d has Y near %d %%', (V, Y) => {
+  it.each([
+    [1, 1.18],
+    [5, 19.27],
+    [9, 76.7]
+  ])('V %d has Y near %d %%', (V, Y) => {
     expect(convertMunsellToPercent(V)).toBeCloseTo(Y, 1)
     expect(convertPercentToMunsell(convertMunsellToPercent(V))).toBeCloseTo(V, 9)
   })
@@ -92,7 +131,9 @@ describe('Munsell value', () => {
   it('agrees with the munsell package on its neutrals to a tenth of a value step', () => {
     for (let V = 1; V <= 9; V++) {
       const rgb = munsellToRgb255(`N${V}`)
-      expect(Math.abs(convertPercentToMunsell(100 * luminanceOf(toLinear(rgb.map(c => c / 255)))) - V)).toBeLessThan(0.1)
+      expect(Math.abs(convertPercentToMunsell(100 * luminanceOf(toLinear(rgb.map(c => c / 255)))) - V)).toBeLessThan(
+        0.1
+      )
     }
   })
 })

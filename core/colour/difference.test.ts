@@ -38,7 +38,10 @@ const PAIRS = `
 90.8027 -2.0831 1.441 91.1528 -1.6435 0.0447 1.4441
 90.9257 -0.5406 -0.9208 88.6381 -0.8985 -0.7239 1.5381
 6.7747 -0.2908 -2.4247 5.8714 -0.0985 -2.2286 0.6377
-2.0776 0.0795 -1.135 0.9033 -0.0636 -0.5514 0.9082`.trim().split('\n').map(line => line.split(' ').map(Number))
+2.0776 0.0795 -1.135 0.9033 -0.0636 -0.5514 0.9082`
+  .trim()
+  .split('\n')
+  .map(line => line.split(' ').map(Number))
 
 it('reproduces the 34 published CIEDE2000 pairs to four decimals', () => {
   expect(PAIRS).toHaveLength(34)

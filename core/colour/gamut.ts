@@ -8,7 +8,8 @@ const TOLERANCE = 1.5e-4
 
 /** Whether linear sRGB lies in the gamut, to within half an 8-bit step. */
 export function inGamut([r, g, b]: Rgb): boolean {
-  const low = -TOLERANCE, high = 1 + TOLERANCE
+  const low = -TOLERANCE,
+    high = 1 + TOLERANCE
   return r >= low && g >= low && b >= low && r <= high && g <= high && b <= high
 }
 
@@ -21,7 +22,8 @@ export function fitToGamut(lab: Oklab): Rgb {
   const L = Math.min(1, Math.max(0, lab[0]))
   const full = convertOklabToLinear([L, lab[1], lab[2]])
   if (inGamut(full)) return clip(full)
-  let low = 0, high = 1
+  let low = 0,
+    high = 1
   for (let i = 0; i < 26; i++) {
     const mid = (low + high) / 2
     if (inGamut(convertOklabToLinear([L, lab[1] * mid, lab[2] * mid]))) low = mid

@@ -21,8 +21,10 @@ const TINT_ABOVE = 0.82
 export function kindOf(linear: Rgb, anchor: Oklab): Kind {
   if (chromaOf(convertLinearToOklab(linear)) < NEUTRAL_CHROMA) return 'neutral'
   const p = convertOklabToLinear(anchor)
-  const pp = dot(p, p), pw = p[0] + p[1] + p[2]
-  const cp = dot(linear, p), cw = linear[0] + linear[1] + linear[2]
+  const pp = dot(p, p),
+    pw = p[0] + p[1] + p[2]
+  const cp = dot(linear, p),
+    cw = linear[0] + linear[1] + linear[2]
   const det = pp * 3 - pw * pw
   const amount = Math.min(1, Math.max(0, (cp * 3 - cw * pw) / det))
   if (amount >= HUE_AMOUNT) return 'hue'

@@ -49,7 +49,9 @@ export const valueOfLinear = (linear: Rgb): number => convertLuminanceToValue(lu
 
 export function convertLinearToLab(linear: Rgb): Lab {
   const [X, Y, Z] = convertLinearToXyz(linear)
-  const fx = compress(X / WHITE[0]), fy = compress(Y), fz = compress(Z / WHITE[2])
+  const fx = compress(X / WHITE[0]),
+    fy = compress(Y),
+    fz = compress(Z / WHITE[2])
   const L = 116 * fy - 16
   if (linear[0] === linear[1] && linear[1] === linear[2]) return [L, 0, 0]
   return [L, 500 * (fx - fy), 200 * (fy - fz)]

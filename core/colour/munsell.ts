@@ -16,7 +16,8 @@ export function convertMunsellToPercent(V: number): number {
 export function convertPercentToMunsell(percent: number): number {
   if (percent <= 0) return 0
   if (percent >= convertMunsellToPercent(10)) return 10
-  let low = 0, high = 10
+  let low = 0,
+    high = 10
   for (let i = 0; i < 50; i++) {
     const mid = (low + high) / 2
     if (convertMunsellToPercent(mid) < percent) low = mid

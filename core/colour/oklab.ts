@@ -6,7 +6,11 @@ import { hueOf } from '../numeric/angle'
 import type { Rgb } from './srgb'
 
 export type Oklab = readonly [L: number, a: number, b: number]
-export interface Oklch { readonly l: number, readonly c: number, readonly h: number | null }
+export interface Oklch {
+  readonly l: number
+  readonly c: number
+  readonly h: number | null
+}
 
 /** OKLCH chroma under which a colour is neutral and has no hue (house definition). */
 export const NEUTRAL_CHROMA = 0.03
@@ -18,7 +22,11 @@ export function convertLinearToOklab([r, g, b]: Rgb): Oklab {
   const L = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s
   // An exact grey must not get a hue from rounding in the matrices.
   if (r === g && g === b) return [L, 0, 0]
-  return [L, 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s, 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s]
+  return [
+    L,
+    1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
+    0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s
+  ]
 }
 
 export function convertOklabToLinear([L, a, b]: Oklab): Rgb {

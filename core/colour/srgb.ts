@@ -15,7 +15,9 @@ export function convertLinearToSrgb(linear: number): number {
 }
 
 /** Linear light of each of the 256 encoded bytes: the table every kernel reads. Pure, so that a page that reads none leaves it out. */
-export const LINEAR_OF_BYTE: Float64Array = /* @__PURE__ */ Float64Array.from({ length: 256 }, (_, byte) => convertSrgbToLinear(byte / 255))
+export const LINEAR_OF_BYTE: Float64Array = /* @__PURE__ */ Float64Array.from({ length: 256 }, (_, byte) =>
+  convertSrgbToLinear(byte / 255)
+)
 
 /** Linear light → nearest encoded byte, clipped to 0–255. */
 export function convertLinearToByte(linear: number): number {

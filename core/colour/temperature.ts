@@ -2,7 +2,8 @@
 import type { Oklab } from './oklab'
 
 const POLE = (45 * Math.PI) / 180
-const COS = Math.cos(POLE), SIN = Math.sin(POLE)
+const COS = Math.cos(POLE),
+  SIN = Math.sin(POLE)
 
 /** T = 100 · C · cos(h − 45°) ÷ 0.20, limited to ±100. C · cos(h − 45°) is a projection of (a, b). */
 export function temperatureOf([, a, b]: Oklab): number {

@@ -6,13 +6,21 @@ import { areaOfMark, linesOfMark, tagPointOf, type Mark } from './mark'
 const wide = { width: 1600, height: 400 }
 const point: Mark = { kind: 'point', at: [0.3, 0.6] }
 const arrow: Mark = { kind: 'arrow', from: [0.1, 0.2], to: [0.5, 0.8] }
-const stroke: Mark = { kind: 'stroke', points: Array.from({ length: 20 }, (_, i) => [0.2 + 0.03 * i, 0.5 + 0.2 * Math.sin(i / 3), 0.5] as const) }
-const pixels = (p: readonly [number, number], q: readonly [number, number]): number => Math.hypot((p[0] - q[0]) * wide.width, (p[1] - q[1]) * wide.height)
+const stroke: Mark = {
+  kind: 'stroke',
+  points: Array.from({ length: 20 }, (_, i) => [0.2 + 0.03 * i, 0.5 + 0.2 * Math.sin(i / 3), 0.5] as const)
+}
+const pixels = (p: readonly [number, number], q: readonly [number, number]): number =>
+  Math.hypot((p[0] - q[0]) * wide.width, (p[1] - q[1]) * wide.height)
 
 describe('a mark', () => {
   it('measures a disc, round in pixels on any format, about its point or its tip', () => {
-    for (const [mark, at] of [[point, point.at], [arrow, arrow.to]] as const) {
-      const area = areaOfMark(mark, wide), { w, h } = boundsOf(area)
+    for (const [mark, at] of [
+      [point, point.at],
+      [arrow, arrow.to]
+    ] as const) {
+      const area = areaOfMark(mark, wide),
+        { w, h } = boundsOf(area)
       expect(areaHolds(area, at[0], at[1])).toBe(true)
       expect(w * wide.width).toBeCloseTo(h * wide.height, 6)
       // Two hundredths of the diagonal to each side.
@@ -32,7 +40,11 @@ describe('a mark', () => {
   it('is drawn as an arrow whose head ends at its tip, both sides alike, leaning back', () => {
     const [shaft, head] = linesOfMark(arrow, null, wide)
     expect(shaft!.points).toEqual([arrow.from, arrow.to])
-    const [left, tip, right] = head!.points as [readonly [number, number], readonly [number, number], readonly [number, number]]
+    const [left, tip, right] = head!.points as [
+      readonly [number, number],
+      readonly [number, number],
+      readonly [number, number]
+    ]
     expect(tip).toEqual(arrow.to)
     expect(pixels(left, tip)).toBeCloseTo(pixels(right, tip), 6)
     // Nearer the tail than the tip is, and as far from it on either side.
@@ -40,8 +52,11 @@ describe('a mark', () => {
     expect(pixels(left, arrow.from)).toBeCloseTo(pixels(right, arrow.from), 6)
   })
 
-  it('carries its tag at an arrow\'s tail and a stroke\'s beginning, an area at its corner; words alone draw nothing', () => {
-    expect([tagPointOf(arrow, areaOfMark(arrow, wide)), tagPointOf(stroke, areaOfMark(stroke, wide))]).toEqual([[0.1, 0.2], [0.2, 0.5]])
+  it("carries its tag at an arrow's tail and a stroke's beginning, an area at its corner; words alone draw nothing", () => {
+    expect([tagPointOf(arrow, areaOfMark(arrow, wide)), tagPointOf(stroke, areaOfMark(stroke, wide))]).toEqual([
+      [0.1, 0.2],
+      [0.2, 0.5]
+    ])
     expect(tagPointOf(null, { kind: 'rectangle', x: 0.4, y: 0.3, w: 0.2, h: 0.2 })).toEqual([0.4, 0.3])
     expect(linesOfMark(null, null, wide)).toEqual([])
     expect(linesOfMark(stroke, null, wide)[0]).toMatchObject({ closed: true, filled: true })

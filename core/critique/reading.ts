@@ -1,23 +1,15 @@
 /** A reading: one plain sentence about the picture, its figure, its evidence, and what trains it. */
 import type { LensRequest } from '../lens/lens'
-import type { ExerciseKey } from '../exercise/exercise'
+import type { ExerciseKey } from '../exercise/shelf'
 import type { Target } from './target'
-
-export type Station = 'first-look' | 'values' | 'focus' | 'temperature' | 'harmony' | 'light' | 'edges' | 'verdict'
-export const STATIONS: readonly Station[] = ['first-look', 'values', 'focus', 'temperature', 'harmony', 'light', 'edges', 'verdict']
-
-/** Stations at which corrections are made, with the letter their tags carry. */
-export const STATION_LETTER: Readonly<Record<Station, string>> = {
-  'first-look': 'A', 'values': 'V', 'focus': 'F', 'temperature': 'T', 'harmony': 'H', 'light': 'L', 'edges': 'E', 'verdict': 'G'
-}
-
-/** What a correction is called on the picture: its station's letter and its place in the order of importance. */
-export const tagOf = ({ station, order }: { readonly station: Station, readonly order: number }): string => `${STATION_LETTER[station]}${order}`
+import type { Unit } from './unit'
+import type { Station } from './stations/station'
 
 export type ReadingVerdict = 'works' | 'look' | 'fix'
 
 /** A number against its standard, for the bar under the sentence. */
 export interface Figure {
+  readonly unit: Unit
   readonly value: number
   readonly standard: number
   readonly low: number
@@ -37,10 +29,10 @@ export interface Reading {
   /** The lens that shows it. */
   readonly evidence?: LensRequest
   /** Places on the picture that show it, in fractions, with what stands beside each. */
-  readonly points?: readonly { readonly x: number, readonly y: number, readonly label: string }[]
+  readonly points?: readonly { readonly x: number; readonly y: number; readonly label: string }[]
   /** It is shown by filling the area it is about. */
   readonly silhouette?: true
   readonly trains: readonly ExerciseKey[]
   /** What "mark it" starts a correction with. */
-  readonly correction?: { readonly what: string, readonly todo: string, readonly target: Target | null }
+  readonly correction?: { readonly what: string; readonly todo: string; readonly target: Target | null }
 }

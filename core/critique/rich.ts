@@ -3,12 +3,21 @@
  * "- " an item of a list, **…** strong, *…* stressed (the common subset of CommonMark 0.31.2); a backslash takes the
  * meaning from the character after it.
  */
-export interface RichSpan { readonly text: string, readonly strong: boolean, readonly stressed: boolean }
-export interface RichBlock { readonly kind: 'paragraph' | 'item', readonly spans: readonly RichSpan[] }
+export interface RichSpan {
+  readonly text: string
+  readonly strong: boolean
+  readonly stressed: boolean
+}
+export interface RichBlock {
+  readonly kind: 'paragraph' | 'item'
+  readonly spans: readonly RichSpan[]
+}
 
 function spansOf(line: string): RichSpan[] {
   const spans: RichSpan[] = []
-  let text = '', strong = false, stressed = false
+  let text = '',
+    strong = false,
+    stressed = false
   const flush = (): void => {
     if (text) spans.push({ text, strong, stressed })
     text = ''
@@ -31,18 +40,27 @@ function spansOf(line: string): RichSpan[] {
 
 /** Empty lines are only space between the others. */
 export function parseRich(words: string): RichBlock[] {
-  return words.split('\n').filter(line => line.trim()).map(line => (line.startsWith('- ')
-    ? { kind: 'item', spans: spansOf(line.slice(2)) }
-    : { kind: 'paragraph', spans: spansOf(line) }))
+  return words
+    .split('\n')
+    .filter(line => line.trim())
+    .map(line =>
+      line.startsWith('- ')
+        ? { kind: 'item', spans: spansOf(line.slice(2)) }
+        : { kind: 'paragraph', spans: spansOf(line) }
+    )
 }
 
 /** Blocks → words: `parseRich` gives the same blocks again. */
 export function writeRich(blocks: readonly RichBlock[]): string {
-  return blocks.map(({ kind, spans }) => {
-    const line = spans.map(({ text, strong, stressed }) => {
-      const mark = (strong ? '**' : '') + (stressed ? '*' : '')
-      return `${mark}${text.replace(/[\\*]/g, '\\$&')}${[...mark].reverse().join('')}`
-    }).join('')
-    return kind === 'item' ? `- ${line}` : line.replace(/^- /, '\\- ')
-  }).join('\n')
+  return blocks
+    .map(({ kind, spans }) => {
+      const line = spans
+        .map(({ text, strong, stressed }) => {
+          const mark = (strong ? '**' : '') + (stressed ? '*' : '')
+          return `${mark}${text.replace(/[\\*]/g, '\\$&')}${[...mark].reverse().join('')}`
+        })
+        .join('')
+      return kind === 'item' ? `- ${line}` : line.replace(/^- /, '\\- ')
+    })
+    .join('\n')
 }

@@ -18,11 +18,11 @@ export interface HouseStandards {
   readonly opposites: OppositesSchool
   readonly black: BlackSchool
   /** L* steps from which the range is full or moderate. */
-  readonly range: { readonly full: number, readonly moderate: number }
+  readonly range: { readonly full: number; readonly moderate: number }
   /** Share of flat black that is let pass. */
   readonly nearBlack: number
   /** An area merges when it is under both. */
-  readonly merge: { readonly value: number, readonly deltaE: number }
+  readonly merge: { readonly value: number; readonly deltaE: number }
   /** Evenness over which no colour leads. */
   readonly evenness: number
   /** Share of vivid pixels over which everything shouts. */
@@ -40,7 +40,7 @@ export interface HouseStandards {
   /** Mirror correlation over which a picture is static. */
   readonly symmetry: number
   /** Heights between which a horizon cuts the picture in half. */
-  readonly horizon: { readonly low: number, readonly high: number }
+  readonly horizon: { readonly low: number; readonly high: number }
 }
 
 export const DEFAULT_STANDARDS: HouseStandards = {

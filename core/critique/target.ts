@@ -10,29 +10,36 @@ import { fitTo } from '../measure/declared'
 import { meanOf, measureSeparation } from '../measure/separation'
 import type { HueHistogram } from '../measure/hues'
 import { SCHEME_WORDS, type SectorScheme } from '../wheel/schemes'
+import type { Unit } from './unit'
 import { wholePercent } from './words'
 
 export type Target =
-  | { readonly measure: 'range', readonly atLeast: number }
-  | { readonly measure: 'separation', readonly atLeast: number }
-  | { readonly measure: 'near-black', readonly atMost: number }
-  | { readonly measure: 'coverage', readonly scheme: SectorScheme, readonly atLeast: number }
-  | { readonly measure: 'evenness', readonly atMost: number }
-  | { readonly measure: 'focus-rank', readonly atMost: number }
-  | { readonly measure: 'temperature', readonly atMost: number }
-  | { readonly measure: 'temperature', readonly atLeast: number }
-  | { readonly measure: 'line-dependence', readonly atMost: number }
+  | { readonly measure: 'range'; readonly atLeast: number }
+  | { readonly measure: 'separation'; readonly atLeast: number }
+  | { readonly measure: 'near-black'; readonly atMost: number }
+  | { readonly measure: 'coverage'; readonly scheme: SectorScheme; readonly atLeast: number }
+  | { readonly measure: 'evenness'; readonly atMost: number }
+  | { readonly measure: 'focus-rank'; readonly atMost: number }
+  | { readonly measure: 'temperature'; readonly atMost: number }
+  | { readonly measure: 'temperature'; readonly atLeast: number }
+  | { readonly measure: 'line-dependence'; readonly atMost: number }
 
-/** What a target's number counts: value steps, degrees of temperature (−100 to 100), a place in an order, or a share (0–1). */
-export type TargetUnit = 'steps' | 'temperature' | 'rank' | 'share'
-
-const UNIT: Readonly<Record<Target['measure'], TargetUnit>> = {
-  'range': 'steps', 'separation': 'steps', 'near-black': 'share', 'coverage': 'share', 'evenness': 'share', 'focus-rank': 'rank',
-  'temperature': 'temperature', 'line-dependence': 'share'
+const UNIT: Readonly<Record<Target['measure'], Unit>> = {
+  range: 'steps',
+  separation: 'steps',
+  'near-black': 'share',
+  coverage: 'share',
+  evenness: 'share',
+  'focus-rank': 'rank',
+  temperature: 'temperature',
+  'line-dependence': 'share'
 }
-export const unitOf = ({ measure }: Target): TargetUnit => UNIT[measure]
+export const unitOf = ({ measure }: Target): Unit => UNIT[measure]
 
-export interface TargetState { readonly value: number, readonly reached: boolean }
+export interface TargetState {
+  readonly value: number
+  readonly reached: boolean
+}
 
 /** Everything a target may have to look at. */
 export interface TargetSubject {
@@ -43,7 +50,11 @@ export interface TargetSubject {
 }
 
 /** Measures a target. @param area where the correction was marked. @returns null when it cannot be measured. */
-export function checkTarget(target: Target, area: Area | null, { report, raster, planes, hues }: TargetSubject): TargetState | null {
+export function checkTarget(
+  target: Target,
+  area: Area | null,
+  { report, raster, planes, hues }: TargetSubject
+): TargetState | null {
   switch (target.measure) {
     case 'range':
       return isMeasured(report.value) ? atLeast(report.value.range, target.atLeast) : null
@@ -55,16 +66,20 @@ export function checkTarget(target: Target, area: Area | null, { report, raster,
     }
     case 'evenness': {
       const harmony = report.harmony
-      return isMeasured(harmony) && isMeasured(harmony.proportion) ? atMost(harmony.proportion.evenness, target.atMost) : null
+      return isMeasured(harmony) && isMeasured(harmony.proportion)
+        ? atMost(harmony.proportion.evenness, target.atMost)
+        : null
     }
     case 'focus-rank': {
       if (!area) return null
       const focus = measureFocus(planes, area)
       // A focal area that no peak reaches ranks behind all that there are.
-      return isMeasured(focus) && focus.rank !== undefined ? atMost(isMeasured(focus.rank) ? focus.rank : MOST_PEAKS + 1, target.atMost) : null
+      return isMeasured(focus) && focus.rank !== undefined
+        ? atMost(isMeasured(focus.rank) ? focus.rank : MOST_PEAKS + 1, target.atMost)
+        : null
     }
     case 'temperature': {
-      const mean = area && meanOf(spansOf(area, planes.width, planes.height), planes, raster)
+      const mean = area && meanOf(spansOf(area, planes), planes, raster)
       if (!mean) return null
       const temperature = temperatureOf(mean.oklab)
       return 'atLeast' in target ? atLeast(temperature, target.atLeast) : atMost(temperature, target.atMost)
@@ -75,7 +90,7 @@ export function checkTarget(target: Target, area: Area | null, { report, raster,
     }
     case 'separation': {
       if (!area) return null
-      const separation = measureSeparation('area', area, planes, raster)
+      const separation = measureSeparation({ name: 'area', area, planes, raster })
       return isMeasured(separation) ? atLeast(Math.abs(separation.deltaValue), target.atLeast) : null
     }
   }
@@ -87,13 +102,23 @@ const atMost = (value: number, bound: number): TargetState => ({ value, reached:
 /** A target in words, as the learner reads it. */
 export function describeTarget(target: Target): string {
   switch (target.measure) {
-    case 'range': return `a range of at least ${target.atLeast} steps`
-    case 'separation': return `at least ${target.atLeast} value steps from what is around it`
-    case 'near-black': return `flat black under ${wholePercent(target.atMost)} of the picture`
-    case 'coverage': return `at least ${wholePercent(target.atLeast)} of the colour within ${SCHEME_WORDS[target.scheme]}`
-    case 'evenness': return 'one colour clearly leading'
-    case 'focus-rank': return target.atMost === 1 ? 'the eye going here first' : `one of the eye's first ${target.atMost} stops here`
-    case 'temperature': return 'atLeast' in target ? `a temperature of at least ${target.atLeast}` : `a temperature of at most ${target.atMost}`
-    case 'line-dependence': return `thin lines carrying at most ${wholePercent(target.atMost)} of the contrast`
+    case 'range':
+      return `a range of at least ${target.atLeast} steps`
+    case 'separation':
+      return `at least ${target.atLeast} value steps from what is around it`
+    case 'near-black':
+      return `flat black under ${wholePercent(target.atMost)} of the picture`
+    case 'coverage':
+      return `at least ${wholePercent(target.atLeast)} of the colour within ${SCHEME_WORDS[target.scheme]}`
+    case 'evenness':
+      return 'one colour clearly leading'
+    case 'focus-rank':
+      return target.atMost === 1 ? 'the eye going here first' : `one of the eye's first ${target.atMost} stops here`
+    case 'temperature':
+      return 'atLeast' in target
+        ? `a temperature of at least ${target.atLeast}`
+        : `a temperature of at most ${target.atMost}`
+    case 'line-dependence':
+      return `thin lines carrying at most ${wholePercent(target.atMost)} of the contrast`
   }
 }

@@ -2,8 +2,6 @@
 import type { HueHistogram } from '../measure/hues'
 import type { Report } from '../measure/report'
 
-export type ExerciseKey = 'opposites'
-
 /** One measured check of a hand-in. */
 export interface CheckResult {
   readonly id: string
@@ -18,7 +16,10 @@ export interface CheckResult {
   readonly passed: boolean
 }
 
-export interface HandInMeasures { readonly report: Report, readonly hues: HueHistogram }
+export interface HandInMeasures {
+  readonly report: Report
+  readonly hues: HueHistogram
+}
 
 export interface Check {
   readonly id: string
@@ -27,7 +28,6 @@ export interface Check {
 }
 
 export interface Exercise {
-  readonly key: ExerciseKey
   readonly title: string
   readonly trains: string
   readonly steps: readonly string[]

@@ -1,16 +1,13 @@
 /** Opposites: a piece in two facing colours, the second in a few small places. */
 import { isMeasured } from '../measure/report'
-import { bestFit, type Fit } from '../measure/scheme'
+import { bestFit, HOLDS, type Fit } from '../measure/scheme'
 import { percent } from '../critique/words'
 import type { CheckResult, Exercise, HandInMeasures } from './exercise'
 
-/** Coverage at which the studio calls a scheme kept. */
-const COVERAGE = 0.8
 /** The accent: enough to be seen, too little to compete. Common practice, no source. */
 const ACCENT = { least: 0.04, most: 0.3 }
 /** A moderate range or better, so that the colours are carried by values. */
 const RANGE = 50
-
 
 function fitOf({ hues }: HandInMeasures): Fit | null {
   return hues.totalWeight > 0 ? bestFit('complementary', hues.weight) : null
@@ -22,18 +19,18 @@ export function accentShare({ sectors }: { readonly sectors: readonly number[] }
   return total > 0 ? Math.min(...sectors) / total : 0
 }
 
-function within(id: string, asks: string, found: string, value: number, atLeast: number, atMost: number): CheckResult {
-  return { id, asks, found, value, atLeast, atMost, passed: value >= atLeast && value <= atMost }
-}
+const within = (measured: Omit<CheckResult, 'passed'>): CheckResult => ({
+  ...measured,
+  passed: measured.value >= measured.atLeast && measured.value <= measured.atMost
+})
 
 const ASKS = {
-  coverage: `At least ${percent(COVERAGE)} of the colour lies within two opposites on the painter wheel`,
+  coverage: `At least ${percent(HOLDS.coverage)} of the colour lies within two opposites on the painter wheel`,
   accent: `The smaller of the two is an accent: between ${percent(ACCENT.least)} and ${percent(ACCENT.most)} of the colour`,
   range: `The values span at least ${RANGE} steps`
 }
 
 export const OPPOSITES: Exercise = {
-  key: 'opposites',
   title: 'Opposites',
   trains: 'Two colours that face each other on the wheel, one leading and one kept for a few small places',
   steps: [
@@ -46,22 +43,40 @@ export const OPPOSITES: Exercise = {
     {
       id: 'coverage',
       asks: ASKS.coverage,
-      run: (measures) => {
+      run: measures => {
         const coverage = fitOf(measures)?.coverage ?? 0
-        const found = coverage === 0 ? 'There is no colour to measure.' : `${percent(coverage)} of the colour keeps to the pair.`
-        return within('coverage', ASKS.coverage, found, coverage, COVERAGE, 1)
+        const found =
+          coverage === 0 ? 'There is no colour to measure.' : `${percent(coverage)} of the colour keeps to the pair.`
+        return within({
+          id: 'coverage',
+          asks: ASKS.coverage,
+          found,
+          value: coverage,
+          atLeast: HOLDS.coverage,
+          atMost: 1
+        })
       }
     },
     {
       id: 'accent',
       asks: ASKS.accent,
-      run: (measures) => {
+      run: measures => {
         const fit = fitOf(measures)
         const share = fit ? accentShare(fit) : 0
-        const found = share < ACCENT.least ? `The opposite holds ${percent(share)}: it is hardly there.`
-          : share > ACCENT.most ? `The opposite holds ${percent(share)}: the two compete.`
-            : `The opposite holds ${percent(share)}: a true accent.`
-        return within('accent', ASKS.accent, found, share, ACCENT.least, ACCENT.most)
+        const found =
+          share < ACCENT.least
+            ? `The opposite holds ${percent(share)}: it is hardly there.`
+            : share > ACCENT.most
+              ? `The opposite holds ${percent(share)}: the two compete.`
+              : `The opposite holds ${percent(share)}: a true accent.`
+        return within({
+          id: 'accent',
+          asks: ASKS.accent,
+          found,
+          value: share,
+          atLeast: ACCENT.least,
+          atMost: ACCENT.most
+        })
       }
     },
     {
@@ -69,7 +84,8 @@ export const OPPOSITES: Exercise = {
       asks: ASKS.range,
       run: ({ report }) => {
         const range = isMeasured(report.value) ? report.value.range : 0
-        return within('range', ASKS.range, `The values span ${Math.round(range)} steps.`, range, RANGE, 100)
+        const found = `The values span ${Math.round(range)} steps.`
+        return within({ id: 'range', asks: ASKS.range, found, value: range, atLeast: RANGE, atMost: 100 })
       }
     }
   ]

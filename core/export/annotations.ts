@@ -5,7 +5,7 @@
  * kept and written again.
  */
 import type { Mark } from '../critique/mark'
-import type { Station } from '../critique/reading'
+import type { Station } from '../critique/stations/station'
 import type { Target } from '../critique/target'
 import type { Area } from '../picture/area'
 import type { Trial } from '../trial/trial'
@@ -49,33 +49,69 @@ export const OWN_TERMS = { critica: 'urn:critica:terms#' } as const
 export const annotationId = (picture: string, id: number): string => `${picture}#correction-${id}`
 
 /** Purposes by which the parts of a correction are told apart (the model's own list, §3.3.5). */
-export const PURPOSES = { what: 'assessing', reason: 'describing', todo: 'editing', targetWords: 'questioning', tag: 'identifying' } as const
+export const PURPOSES = {
+  what: 'assessing',
+  reason: 'describing',
+  todo: 'editing',
+  targetWords: 'questioning',
+  tag: 'identifying'
+} as const
 
 type Parts = Readonly<Record<string, unknown>>
-const listed = (value: unknown): readonly Parts[] => (Array.isArray(value) ? value : value === undefined ? [] : [value]).filter((v): v is Parts => typeof v === 'object' && v !== null)
+const listed = (value: unknown): readonly Parts[] =>
+  (Array.isArray(value) ? value : value === undefined ? [] : [value]).filter(
+    (v): v is Parts => typeof v === 'object' && v !== null
+  )
 const OURS: readonly string[] = Object.values(PURPOSES)
 
 /** Bodies of the foreign annotation that say something else than a correction does. */
-const otherBodies = (foreign: Parts | null): readonly Parts[] => listed(foreign?.body).filter(body => !(body.type === 'TextualBody' && OURS.includes(String(body.purpose ?? 'assessing'))))
+const otherBodies = (foreign: Parts | null): readonly Parts[] =>
+  listed(foreign?.body).filter(
+    body => !(body.type === 'TextualBody' && OURS.includes(String(body.purpose ?? 'assessing')))
+  )
 
 /** One annotation page with every correction, in order of importance. */
 export function annotationPage(corrections: readonly AnnotatedCorrection[], source: AnnotationSource): object {
   const id = `${source.picture}#annotations`
-  const text = (value: string, purpose: string): Parts => ({ type: 'TextualBody', value, format: 'text/plain', purpose })
+  const text = (value: string, purpose: string): Parts => ({
+    type: 'TextualBody',
+    value,
+    format: 'text/plain',
+    purpose
+  })
   return {
-    '@context': [ANNOTATION_CONTEXT, OWN_TERMS], id, type: 'AnnotationPage',
+    '@context': [ANNOTATION_CONTEXT, OWN_TERMS],
+    id,
+    type: 'AnnotationPage',
     partOf: { id: `${id}-all`, type: 'AnnotationCollection', label: source.title, total: corrections.length },
     startIndex: 0,
-    items: corrections.map((c) => {
-      const target = { source: source.picture, type: 'Image', ...(c.area ? { selector: selectorOf(c.area, c.mark, source) } : {}) }
+    items: corrections.map(c => {
+      const target = {
+        source: source.picture,
+        type: 'Image',
+        ...(c.area ? { selector: selectorOf(c.area, c.mark, source) } : {})
+      }
       return {
-        created: source.created, creator: { type: 'Person', name: source.creator }, ...c.foreign,
-        id: annotationId(source.picture, c.id), type: 'Annotation', motivation: 'assessing',
+        created: source.created,
+        creator: { type: 'Person', name: source.creator },
+        ...c.foreign,
+        id: annotationId(source.picture, c.id),
+        type: 'Annotation',
+        motivation: 'assessing',
         body: [
-          ...(['tag', 'what', 'reason', 'todo', 'targetWords'] as const).flatMap(part => (c[part] ? [text(c[part], PURPOSES[part])] : [])), ...otherBodies(c.foreign)
+          ...(['tag', 'what', 'reason', 'todo', 'targetWords'] as const).flatMap(part =>
+            c[part] ? [text(c[part], PURPOSES[part])] : []
+          ),
+          ...otherBodies(c.foreign)
         ],
         target: { ...listed(c.foreign?.target)[0], ...target },
-        'critica:correction': JSON.stringify({ station: c.station, readingId: c.readingId, mark: c.mark, target: c.target, trial: c.trial })
+        'critica:correction': JSON.stringify({
+          station: c.station,
+          readingId: c.readingId,
+          mark: c.mark,
+          target: c.target,
+          trial: c.trial
+        })
       }
     })
   }

@@ -12,10 +12,25 @@ export const OPEN_RASTER_TYPE = 'image/openraster'
 /** Longest edge of the thumbnail. */
 export const OPEN_RASTER_THUMB = 256
 
-const escape = (text: string): string => text.replace(/[&<>"]/g, c => `&#${c.charCodeAt(0)};`).replace(/\s/g, ' ').replace(/\p{Cc}/gu, '')
+const escape = (text: string): string =>
+  text
+    .replace(/[&<>"]/g, c => `&#${c.charCodeAt(0)};`)
+    .replace(/\s/g, ' ')
+    .replace(/\p{Cc}/gu, '')
 
 /** @param layers from the top down. */
 export function stackXml(width: number, height: number, layers: readonly RasterLayer[]): string {
-  const rows = layers.map(({ name, source, x, y }) => `    <layer name="${escape(name)}" src="${source}" x="${x}" y="${y}" opacity="1.0" visibility="visible" composite-op="svg:src-over"/>`)
-  return ['<?xml version="1.0" encoding="UTF-8"?>', `<image version="0.0.5" w="${width}" h="${height}" xres="72" yres="72">`, '  <stack>', ...rows, '  </stack>', '</image>', ''].join('\n')
+  const rows = layers.map(
+    ({ name, source, x, y }) =>
+      `    <layer name="${escape(name)}" src="${source}" x="${x}" y="${y}" opacity="1.0" visibility="visible" composite-op="svg:src-over"/>`
+  )
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<image version="0.0.5" w="${width}" h="${height}" xres="72" yres="72">`,
+    '  <stack>',
+    ...rows,
+    '  </stack>',
+    '</image>',
+    ''
+  ].join('\n')
 }

@@ -8,7 +8,9 @@ const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim()
 
 export function gimpPalette(title: string, swatches: readonly Swatch[]): string {
   const rows = swatches.map(({ hex, step, kind, share }) => {
-    const bytes = parseHex(hex).map(byte => String(byte).padStart(3)).join(' ')
+    const bytes = parseHex(hex)
+      .map(byte => String(byte).padStart(3))
+      .join(' ')
     return `${bytes}\t${[step && stepWords(step), kind].filter(Boolean).join(' ')}, ${Math.round(100 * share)} %`
   })
   return ['GIMP Palette', `Name: ${oneLine(title)}`, `Columns: ${swatches.length}`, '#', ...rows, ''].join('\n')

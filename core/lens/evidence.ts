@@ -10,41 +10,74 @@ import { wordsOf, type Raster } from '../picture/raster'
 import type { WheelName } from '../wheel/steps'
 import type { SectorScheme } from '../wheel/schemes'
 import { anchorAt } from '../wheel/wheel'
+import type { Seen } from './seen'
 import { ALPHA, SUNK_WORDS, WORDS_PER_VALUE } from './tones'
 
 export function nearBlackLens({ data }: Raster, { value, chroma }: Planes, out: Uint8ClampedArray): void {
-  const from = wordsOf(data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE, bound = NEAR_BLACK
+  const from = wordsOf(data),
+    to = wordsOf(out),
+    sunk = SUNK_WORDS,
+    alpha = ALPHA,
+    steps = WORDS_PER_VALUE,
+    bound = NEAR_BLACK
   for (let i = 0; i < to.length; i++) {
-    const word = from[i], v = value[i]
+    const word = from[i],
+      v = value[i]
     to[i] = v < bound.value && chroma[i] < bound.chroma ? word : sunk[(v * steps + 0.5) | 0] | (word & alpha)
   }
 }
 
 export function nearWhiteLens({ data }: Raster, { value, chroma }: Planes, out: Uint8ClampedArray): void {
-  const from = wordsOf(data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE, bound = NEAR_WHITE
+  const from = wordsOf(data),
+    to = wordsOf(out),
+    sunk = SUNK_WORDS,
+    alpha = ALPHA,
+    steps = WORDS_PER_VALUE,
+    bound = NEAR_WHITE
   for (let i = 0; i < to.length; i++) {
-    const word = from[i], v = value[i]
+    const word = from[i],
+      v = value[i]
     to[i] = v > bound.value && chroma[i] < bound.chroma ? word : sunk[(v * steps + 0.5) | 0] | (word & alpha)
   }
 }
 
+interface OffScheme {
+  readonly wheel: WheelName
+  readonly scheme: SectorScheme
+  readonly rotation: number
+}
+
 /** What leaves the scheme, in its own colour. */
-export function offSchemeLens(wheel: WheelName, scheme: SectorScheme, rotation: number, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
-  const { bins } = hueHistogram(raster, planes, wheel), inside = insideScheme(scheme, rotation), { value } = planes
-  const from = wordsOf(raster.data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE
+export function offSchemeLens({ wheel, scheme, rotation }: OffScheme, { raster, planes, out }: Seen): void {
+  const { bins } = hueHistogram(raster, planes, wheel),
+    inside = insideScheme(scheme, rotation),
+    { value } = planes
+  const from = wordsOf(raster.data),
+    to = wordsOf(out),
+    sunk = SUNK_WORDS,
+    alpha = ALPHA,
+    steps = WORDS_PER_VALUE
   for (let i = 0; i < to.length; i++) {
-    const word = from[i], bin = bins[i]
+    const word = from[i],
+      bin = bins[i]
     to[i] = bin >= 0 && inside[bin] === 0 ? word : sunk[(value[i] * steps + 0.5) | 0] | (word & alpha)
   }
 }
 
 /** Each colour family flat, in the full-strength colour of its place on the wheel. */
-export function familiesLens(wheel: WheelName, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
+export function familiesLens(wheel: WheelName, { raster, planes, out }: Seen): void {
   const { bins, weight } = hueHistogram(raster, planes, wheel)
   const { peaks, familyOfBin } = splitFamilies(weight)
-  const flat = peaks.map(position => fitToGamut(anchorAt(wheel, position)).map(convertLinearToByte)).map(([r, g, b]) => r | (g << 8) | (b << 16))
-  const wordOfBin = Int32Array.from(familyOfBin, family => flat[family] ?? 0), { value } = planes
-  const from = wordsOf(raster.data), to = wordsOf(out), sunk = SUNK_WORDS, alpha = ALPHA, steps = WORDS_PER_VALUE
+  const flat = peaks
+    .map(position => fitToGamut(anchorAt(wheel, position)).map(convertLinearToByte))
+    .map(([r, g, b]) => r | (g << 8) | (b << 16))
+  const wordOfBin = Int32Array.from(familyOfBin, family => flat[family] ?? 0),
+    { value } = planes
+  const from = wordsOf(raster.data),
+    to = wordsOf(out),
+    sunk = SUNK_WORDS,
+    alpha = ALPHA,
+    steps = WORDS_PER_VALUE
   for (let i = 0; i < to.length; i++) {
     const bin = bins[i]
     to[i] = (bin >= 0 ? wordOfBin[bin] : sunk[(value[i] * steps + 0.5) | 0]) | (from[i] & alpha)

@@ -7,39 +7,81 @@ import { attentionLens, detailLens, edgesLens } from './maps'
 import { familiesLens, nearBlackLens, nearWhiteLens, offSchemeLens } from './evidence'
 import { greyLens, groupsLens, mirrorLens, temperatureLens, twoValuesLens } from './pointwise'
 import type { GreyName } from '../measure/greys'
-import { diagonalOf, type Raster } from '../picture/raster'
-import type { Planes } from '../picture/planes'
+import { diagonalOf } from '../picture/raster'
+import type { Seen } from './seen'
 import type { WheelName } from '../wheel/steps'
 import type { SectorScheme } from '../wheel/schemes'
 
 export type LensRequest =
-  | { readonly name: 'plain' | 'two-values' | 'squint' | 'mirrored' | 'near-black' | 'near-white' | 'temperature' | 'relative-temperature' | 'attention' | 'edges' | 'detail' }
-  | { readonly name: 'grey', readonly grey?: GreyName }
-  | { readonly name: 'groups', readonly count: number | null }
-  | { readonly name: 'families', readonly wheel: WheelName }
-  | { readonly name: 'off-scheme', readonly wheel: WheelName, readonly scheme: SectorScheme, readonly rotation: number }
+  | {
+      readonly name:
+        | 'plain'
+        | 'two-values'
+        | 'squint'
+        | 'mirrored'
+        | 'near-black'
+        | 'near-white'
+        | 'temperature'
+        | 'relative-temperature'
+        | 'attention'
+        | 'edges'
+        | 'detail'
+    }
+  | { readonly name: 'grey'; readonly grey?: GreyName }
+  | { readonly name: 'groups'; readonly count: number | null }
+  | { readonly name: 'families'; readonly wheel: WheelName }
+  | { readonly name: 'off-scheme'; readonly wheel: WheelName; readonly scheme: SectorScheme; readonly rotation: number }
 
-/**
- * @param out width × height × 4 bytes, overwritten.
- * @throws RangeError when `out` has another size.
- */
-export function renderLens(request: LensRequest, raster: Raster, planes: Planes, out: Uint8ClampedArray): void {
-  if (out.length !== raster.data.length) throw new RangeError(`the lens needs ${raster.data.length} bytes to draw in, not ${out.length}`)
+/** @throws RangeError when `out` has another size than the raster. */
+export function renderLens(request: LensRequest, seen: Seen): void {
+  const { raster, planes, out } = seen
+  if (out.length !== raster.data.length) {
+    throw new RangeError(`the lens needs ${raster.data.length} bytes to draw in, not ${out.length}`)
+  }
   switch (request.name) {
-    case 'plain': out.set(raster.data); return
-    case 'grey': greyLens(request.grey ?? 'value', raster, planes, out); return
-    case 'mirrored': mirrorLens(raster, out); return
-    case 'two-values': twoValuesLens(raster, planes, out); return
-    case 'groups': groupsLens(request.count, raster, planes, out); return
-    case 'squint': blurRaster(raster, SQUINT_SHARE * diagonalOf(raster), out); return
-    case 'temperature': temperatureLens(false, raster, planes, out); return
-    case 'relative-temperature': temperatureLens(true, raster, planes, out); return
-    case 'near-black': nearBlackLens(raster, planes, out); return
-    case 'near-white': nearWhiteLens(raster, planes, out); return
-    case 'families': familiesLens(request.wheel, raster, planes, out); return
-    case 'off-scheme': offSchemeLens(request.wheel, request.scheme, request.rotation, raster, planes, out); return
-    case 'attention': attentionLens(raster, planes, out); return
-    case 'edges': edgesLens(raster, planes, out); return
-    case 'detail': detailLens(raster, planes, out)
+    case 'plain':
+      out.set(raster.data)
+      return
+    case 'grey':
+      greyLens(request.grey ?? 'value', seen)
+      return
+    case 'mirrored':
+      mirrorLens(raster, out)
+      return
+    case 'two-values':
+      twoValuesLens(seen)
+      return
+    case 'groups':
+      groupsLens(request.count, seen)
+      return
+    case 'squint':
+      blurRaster(raster, SQUINT_SHARE * diagonalOf(raster), out)
+      return
+    case 'temperature':
+      temperatureLens(false, seen)
+      return
+    case 'relative-temperature':
+      temperatureLens(true, seen)
+      return
+    case 'near-black':
+      nearBlackLens(raster, planes, out)
+      return
+    case 'near-white':
+      nearWhiteLens(raster, planes, out)
+      return
+    case 'families':
+      familiesLens(request.wheel, seen)
+      return
+    case 'off-scheme':
+      offSchemeLens(request, seen)
+      return
+    case 'attention':
+      attentionLens(raster, planes, out)
+      return
+    case 'edges':
+      edgesLens(raster, planes, out)
+      return
+    case 'detail':
+      detailLens(raster, planes, out)
   }
 }

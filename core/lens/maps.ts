@@ -10,7 +10,8 @@ import { greyOf, sunkGrey } from './tones'
 export function attentionLens({ width, height, data }: Raster, planes: Planes, out: Uint8ClampedArray): void {
   const map = enlargePlane(attentionOf(planes).map, width, height).data
   for (let i = 0, p = 0; i < map.length; i++, p += 4) {
-    const seen = Math.sqrt(map[i]), ground = 0.55 * sunkGrey(planes.value[i])
+    const seen = Math.sqrt(map[i]),
+      ground = 0.55 * sunkGrey(planes.value[i])
     for (let c = 0; c < 3; c++) out[p + c] = ground + (data[p + c] - ground) * seen
     out[p + 3] = data[p + 3]
   }

@@ -14,12 +14,17 @@ const LEAST_STEP = 5
 
 /** Correlation of the value picture with its mirror image, −1 to 1. Null without contrast. */
 export function symmetryOf({ value, mask, width, height }: Planes): number | null {
-  let n = 0, sum = 0, square = 0, cross = 0
+  let n = 0,
+    sum = 0,
+    square = 0,
+    cross = 0
   // Each pair once; an odd middle column is its own mirror image.
   for (let y = 0; y < height; y++) {
     for (let i = y * width, j = i + width - 1; i <= j; i++, j--) {
       if (mask[i] === 0 || mask[j] === 0) continue
-      const p = value[i], q = value[j], both = i === j ? 0.5 : 1
+      const p = value[i],
+        q = value[j],
+        both = i === j ? 0.5 : 1
       n += 2 * both
       sum += both * (p + q)
       square += both * (p * p + q * q)
@@ -27,14 +32,17 @@ export function symmetryOf({ value, mask, width, height }: Planes): number | nul
     }
   }
   if (n === 0) return null
-  const mean = sum / n, variance = square / n - mean * mean
+  const mean = sum / n,
+    variance = square / n - mean * mean
   return variance < 1e-3 ? null : (cross / n - mean * mean) / variance
 }
 
 /** Centroid of |L* − median|, fractions. Null without contrast. */
-export function balanceOf({ value, values, mask, width, height }: Planes): { x: number, y: number } | null {
+export function balanceOf({ value, values, mask, width, height }: Planes): { x: number; y: number } | null {
   const median = percentile(values, 0.5)
-  let weight = 0, sx = 0, sy = 0
+  let weight = 0,
+    sx = 0,
+    sy = 0
   for (let y = 0, i = 0; y < height; y++) {
     let row = 0
     for (let x = 0; x < width; x++, i++) {
@@ -56,9 +64,11 @@ export function balanceOf({ value, values, mask, width, height }: Planes): { x: 
 export function horizonOf({ value, mask, width, height }: Planes): number | null {
   const band = Math.max(1, Math.round(BAND * height))
   if (height < 2 * band + 1) return null
-  const sums = new Float64Array(height + 1), counts = new Float64Array(height + 1)
+  const sums = new Float64Array(height + 1),
+    counts = new Float64Array(height + 1)
   for (let y = 0, i = 0; y < height; y++) {
-    let sum = 0, n = 0
+    let sum = 0,
+      n = 0
     for (let x = 0; x < width; x++, i++) {
       if (!mask[i]) continue
       sum += value[i]
@@ -67,9 +77,11 @@ export function horizonOf({ value, mask, width, height }: Planes): number | null
     sums[y + 1] = sums[y] + sum
     counts[y + 1] = counts[y] + n
   }
-  let best = 0, at = -1
+  let best = 0,
+    at = -1
   for (let y = band; y <= height - band; y++) {
-    const above = counts[y] - counts[y - band], below = counts[y + band] - counts[y]
+    const above = counts[y] - counts[y - band],
+      below = counts[y + band] - counts[y]
     if (above < 0.5 * band * width || below < 0.5 * band * width) continue
     const step = Math.abs((sums[y + band] - sums[y]) / below - (sums[y] - sums[y - band]) / above)
     if (step > best + 1e-9) {
@@ -82,7 +94,9 @@ export function horizonOf({ value, mask, width, height }: Planes): number | null
 
 export function measureComposition(planes: Planes): Measured<CompositionSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const symmetry = symmetryOf(planes), balance = balanceOf(planes), horizon = horizonOf(planes)
+  const symmetry = symmetryOf(planes),
+    balance = balanceOf(planes),
+    horizon = horizonOf(planes)
   return {
     symmetry: symmetry === null ? notMeasurable(FLAT) : round3(symmetry),
     horizon: horizon === null ? notMeasurable('nothing divides the picture from side to side') : round3(horizon),
@@ -99,16 +113,27 @@ export interface Silhouette {
 
 /** The plain shape of a marked area, in pixels of the raster so that proportions are true. */
 export function silhouetteOf(area: Area, width: number, height: number): Silhouette | null {
-  const points = cornersOf(area)
-    .map(([x, y]) => [x * width, y * height] as const)
-  const size = shoelace(points), perimeter = points.reduce((sum, p, i) => sum + Math.hypot(p[0] - points[(i + 1) % points.length][0], p[1] - points[(i + 1) % points.length][1]), 0)
+  const points = cornersOf(area).map(([x, y]) => [x * width, y * height] as const)
+  const size = shoelace(points),
+    perimeter = points.reduce(
+      (sum, p, i) =>
+        sum + Math.hypot(p[0] - points[(i + 1) % points.length][0], p[1] - points[(i + 1) % points.length][1]),
+      0
+    )
   const hull = shoelace(hullOf(points))
-  return hull < 1e-9 || perimeter === 0 ? null : { solidity: size / hull, compactness: (4 * Math.PI * size) / perimeter ** 2 }
+  return hull < 1e-9 || perimeter === 0
+    ? null
+    : { solidity: size / hull, compactness: (4 * Math.PI * size) / perimeter ** 2 }
 }
 
 type Point = readonly [number, number]
 const shoelace = (points: readonly Point[]): number =>
-  Math.abs(points.reduce((sum, p, i) => sum + p[0] * points[(i + 1) % points.length][1] - points[(i + 1) % points.length][0] * p[1], 0)) / 2
+  Math.abs(
+    points.reduce(
+      (sum, p, i) => sum + p[0] * points[(i + 1) % points.length][1] - points[(i + 1) % points.length][0] * p[1],
+      0
+    )
+  ) / 2
 
 /** Convex hull by the monotone chain (A. M. Andrew, Information Processing Letters 9, 1979). */
 function hullOf(points: readonly Point[]): Point[] {
@@ -129,9 +154,11 @@ function hullOf(points: readonly Point[]): Point[] {
 }
 
 /** A crop of the picture, fractions: for framing trials, measured like any picture. */
-export function cropOf(raster: Raster, { x, y, w, h }: { x: number, y: number, w: number, h: number }): Raster {
-  const x0 = Math.max(0, Math.round(x * raster.width)), y0 = Math.max(0, Math.round(y * raster.height))
-  const width = Math.min(raster.width - x0, Math.max(1, Math.round(w * raster.width))), height = Math.min(raster.height - y0, Math.max(1, Math.round(h * raster.height)))
+export function cropOf(raster: Raster, { x, y, w, h }: { x: number; y: number; w: number; h: number }): Raster {
+  const x0 = Math.max(0, Math.round(x * raster.width)),
+    y0 = Math.max(0, Math.round(y * raster.height))
+  const width = Math.min(raster.width - x0, Math.max(1, Math.round(w * raster.width))),
+    height = Math.min(raster.height - y0, Math.max(1, Math.round(h * raster.height)))
   const crop = createRaster(width, height)
   for (let row = 0; row < height; row++) {
     const from = ((y0 + row) * raster.width + x0) * 4

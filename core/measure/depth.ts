@@ -30,17 +30,31 @@ export interface DepthLadder {
 const SAME_TEMPERATURE = 3
 const SAME_CHROMA = 0.01
 
-export function measureDepth(areas: Readonly<Partial<Record<DepthName, Area>>>, planes: Planes, raster: Raster): DepthLadder {
-  const steps = (['near', 'middle', 'far'] as const).flatMap((name) => {
+export function measureDepth(
+  areas: Readonly<Partial<Record<DepthName, Area>>>,
+  planes: Planes,
+  raster: Raster
+): DepthLadder {
+  const steps = (['near', 'middle', 'far'] as const).flatMap(name => {
     const area = areas[name]
     if (!area) return []
-    const spans = spansOf(area, planes.width, planes.height)
+    const spans = spansOf(area, planes)
     const mean = meanOf(spans, planes, raster)
     if (!mean) return []
     const inside = new Uint8Array(planes.mask.length)
-    eachPixel(spans, (i) => { inside[i] = planes.mask[i] })
+    eachPixel(spans, i => {
+      inside[i] = planes.mask[i]
+    })
     const d = valueDistribution(planes.value, inside)
-    return [{ name, value: mean.value, range: percentile(d, 0.95) - percentile(d, 0.05), temperature: temperatureOf(mean.oklab), chroma: chromaOf(mean.oklab) }]
+    return [
+      {
+        name,
+        value: mean.value,
+        range: percentile(d, 0.95) - percentile(d, 0.05),
+        temperature: temperatureOf(mean.oklab),
+        chroma: chromaOf(mean.oklab)
+      }
+    ]
   })
   const [near, middle, far] = (['near', 'middle', 'far'] as const).map(name => steps.find(s => s.name === name))
   return {

@@ -23,7 +23,10 @@ const NEAR_SHARE = 0.1
 function fillGradient({ value, width, height }: Planes, out: Float32Array): void {
   const slope = (dx: number, dy: number): number => 0.5 * Math.sqrt(dx * dx + dy * dy)
   for (let y = 0; y < height; y++) {
-    const first = y * width, last = first + width - 1, up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
+    const first = y * width,
+      last = first + width - 1,
+      up = y > 0 ? width : 0,
+      down = y < height - 1 ? width : 0
     for (let i = first + 1; i < last; i++) out[i] = slope(value[i + 1] - value[i - 1], value[i + down] - value[i - up])
     out[first] = slope(value[Math.min(first + 1, last)] - value[first], value[first + down] - value[first - up])
     if (last > first) out[last] = slope(value[last] - value[last - 1], value[last + down] - value[last - up])
@@ -39,23 +42,32 @@ export interface EdgeMaps {
 
 /** Local standard deviation of value in a box of spread σ, at half size, where local means are smooth enough: √(E[L²] − E[L]²). */
 function localContrast({ value, width, height }: Planes, sigma: number): Plane {
-  const mean = halvePlane({ width, height, data: value }), scratch = new Float32Array(mean.data.length)
+  const mean = halvePlane({ width, height, data: value }),
+    scratch = new Float32Array(mean.data.length)
   const square = new Float32Array(mean.data.length)
   for (let i = 0; i < square.length; i++) square[i] = mean.data[i] * mean.data[i]
-  boxPlane(mean.data, mean.width, mean.height, sigma / 2, scratch)
-  boxPlane(square, mean.width, mean.height, sigma / 2, scratch)
+  boxPlane(mean.data, { width: mean.width, height: mean.height, sigma: sigma / 2, scratch })
+  boxPlane(square, { width: mean.width, height: mean.height, sigma: sigma / 2, scratch })
   for (let i = 0; i < square.length; i++) square[i] = Math.sqrt(Math.max(0, square[i] - mean.data[i] * mean.data[i]))
   return { width: mean.width, height: mean.height, data: square }
 }
 
 /** Share of edge pixels in each 2 × 2 cell, then around it. */
-function detailOf(gradient: Float32Array, { width, height }: Planes, edge: number, sigma: number): Plane {
+function detailOf(
+  gradient: Float32Array,
+  { planes: { width, height }, edge, sigma }: { readonly planes: Planes; readonly edge: number; readonly sigma: number }
+): Plane {
   const detail = createPlane((width + 1) >> 1, (height + 1) >> 1)
   for (let y = 0, i = 0; y < height; y++) {
     const row = (y >> 1) * detail.width
     for (let x = 0; x < width; x++, i++) if (gradient[i] >= edge) detail.data[row + (x >> 1)] += 0.25
   }
-  boxPlane(detail.data, detail.width, detail.height, sigma / 2, new Float32Array(detail.data.length))
+  boxPlane(detail.data, {
+    width: detail.width,
+    height: detail.height,
+    sigma: sigma / 2,
+    scratch: new Float32Array(detail.data.length)
+  })
   return detail
 }
 
@@ -68,7 +80,7 @@ function makeEdgeMaps(planes: Planes): EdgeMaps {
   const gradient = new Float32Array(value.length)
   fillGradient(planes, gradient)
   const sigma = Math.max(1, 6 * scale)
-  const detail = detailOf(gradient, planes, EDGE_GRADIENT / Math.max(scale, 1 / 16), sigma)
+  const detail = detailOf(gradient, { planes, edge: EDGE_GRADIENT / Math.max(scale, 1 / 16), sigma })
   const contrast = localContrast(planes, sigma)
   // Two L* in the divisor keep the texture of a flat wall from counting as sharp. The gradient's plane becomes the map.
   for (let i = 0; i < contrast.data.length; i++) contrast.data[i] = 1 / (contrast.data[i] + 2)
@@ -83,12 +95,20 @@ function makeEdgeMaps(planes: Planes): EdgeMaps {
 }
 
 /** Edge-weighted mean sharpness and mean detail over an area. */
-interface Profile { readonly sharpness: number, readonly detail: number }
+interface Profile {
+  readonly sharpness: number
+  readonly detail: number
+}
 
 function profileOver(spans: Spans, maps: EdgeMaps, mask: Uint8Array): Profile | null {
-  let n = 0, weight = 0, sharp = 0, busy = 0
+  let n = 0,
+    weight = 0,
+    sharp = 0,
+    busy = 0
   for (let r = 0; r < spans.rows.length; r++) {
-    const base = (spans.top + r) * spans.width, row = spans.rows[r], half = ((spans.top + r) >> 1) * maps.detail.width
+    const base = (spans.top + r) * spans.width,
+      row = spans.rows[r],
+      half = ((spans.top + r) >> 1) * maps.detail.width
     for (let s = 0; s < row.length; s += 2) {
       for (let x = row[s]; x < row[s + 1]; x++) {
         if (!mask[base + x]) continue
@@ -115,17 +135,20 @@ export function lineDependenceOf({ value, values, width, height, mask, count }: 
   const contrast = meanDeviation(values, percentile(values, 0.5)) * count
   if (contrast / Math.max(1, count) < 0.02) return null
   const radius = Math.max(1, Math.round((LINE_RADIUS * Math.max(width, height)) / WORKING_EDGE))
-  const grid = createGrid(width, height, radius), { bytes, stride } = grid
+  const grid = createGrid(width, height, radius),
+    { bytes, stride } = grid
   const steps = LINE_STEPS
   for (let y = 0, i = 0; y < height; y++) {
-    for (let at = (y + radius) * stride + radius, end = at + width; at < end; at++, i++) bytes[at] = value[i] * steps + 0.5
+    for (let at = (y + radius) * stride + radius, end = at + width; at < end; at++, i++)
+      bytes[at] = value[i] * steps + 0.5
   }
   return Math.min(1, filledBy(grid, count === mask.length ? null : mask) / LINE_STEPS / contrast)
 }
 
 /** Sum of what closing adds to a grid, over the measured pixels. */
 function filledBy(grid: Grid, mask: Uint8Array | null): number {
-  const { bytes, width, height, radius, stride } = grid, open = bytes.slice()
+  const { bytes, width, height, radius, stride } = grid,
+    open = bytes.slice()
   closeGrid(grid)
   let sum = 0
   for (let y = 0, i = 0; y < height; y++) {
@@ -139,20 +162,35 @@ function filledBy(grid: Grid, mask: Uint8Array | null): number {
 const FLAT = 'the picture has no contrast'
 const NO_FOCUS = 'no focal area is given'
 
-export function measureEdges(planes: Planes, focus: Area | null, maps: EdgeMaps = edgeMaps(planes)): Measured<EdgesSection> {
+export function measureEdges(
+  planes: Planes,
+  focus: Area | null,
+  maps: EdgeMaps = edgeMaps(planes)
+): Measured<EdgesSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const whole = spansOf({ kind: 'rectangle', x: 0, y: 0, w: 1, h: 1 }, planes.width, planes.height)
-  const inside = focus && spansOf(focus, planes.width, planes.height)
+  const whole = spansOf({ kind: 'rectangle', x: 0, y: 0, w: 1, h: 1 }, planes)
+  const inside = focus && spansOf(focus, planes)
   const near = inside && ringOf(inside, NEAR_SHARE * diagonalOf(planes))
   const mask = planes.mask.slice()
   for (const part of [inside, near]) if (part) clear(part, mask)
-  const parts = { focus: inside && profileOver(inside, maps, planes.mask), near: near && profileOver(near, maps, planes.mask), rest: profileOver(whole, maps, mask) }
+  const parts = {
+    focus: inside && profileOver(inside, maps, planes.mask),
+    near: near && profileOver(near, maps, planes.mask),
+    rest: profileOver(whole, maps, mask)
+  }
   const profile = (of: keyof Profile): EdgeProfile => {
-    const part = (name: keyof typeof parts): Measured<number> => (parts[name] ? round3(parts[name][of]) : notMeasurable(name === 'rest' ? 'nothing lies outside the focal area' : NO_FOCUS))
+    const part = (name: keyof typeof parts): Measured<number> =>
+      parts[name]
+        ? round3(parts[name][of])
+        : notMeasurable(name === 'rest' ? 'nothing lies outside the focal area' : NO_FOCUS)
     return { focus: part('focus'), near: part('near'), rest: part('rest') }
   }
   const lines = lineDependenceOf(planes)
-  return { lineDependence: lines === null ? notMeasurable(FLAT) : round3(lines), sharpness: profile('sharpness'), detail: profile('detail') }
+  return {
+    lineDependence: lines === null ? notMeasurable(FLAT) : round3(lines),
+    sharpness: profile('sharpness'),
+    detail: profile('detail')
+  }
 }
 
 function clear({ width, top, rows }: Spans, mask: Uint8Array): void {
@@ -161,15 +199,20 @@ function clear({ width, top, rows }: Spans, mask: Uint8Array): void {
   })
 }
 
-export interface CutOut { readonly sharpness: number, readonly detail: number, readonly pasted: boolean }
+export interface CutOut {
+  readonly sharpness: number
+  readonly detail: number
+  readonly pasted: boolean
+}
 
 /** A marked figure against its surroundings: how many times sharper and busier it is. Null where nothing lies around it. */
 export function cutOutOf(area: Area, planes: Planes, maps: EdgeMaps): CutOut | null {
-  const spans = spansOf(area, planes.width, planes.height)
+  const spans = spansOf(area, planes)
   const figure = profileOver(spans, maps, planes.mask)
   const around = profileOver(ringOf(spans, NEAR_SHARE * diagonalOf(planes)), maps, planes.mask)
   if (!figure || !around) return null
   const ratio = (p: number, q: number): number => p / Math.max(q, 0.01)
-  const sharpness = ratio(figure.sharpness, around.sharpness), detail = ratio(figure.detail, around.detail)
+  const sharpness = ratio(figure.sharpness, around.sharpness),
+    detail = ratio(figure.detail, around.detail)
   return { sharpness, detail, pasted: sharpness > CUTOUT_RATIO || detail > CUTOUT_RATIO }
 }

@@ -12,7 +12,9 @@ import type { Family } from './report'
 
 const SIGMA = 8
 const REACH = 32
-const KERNEL = Float64Array.from({ length: 2 * REACH + 1 }, (_, i) => Math.exp(-((i - REACH) ** 2) / (2 * SIGMA * SIGMA)))
+const KERNEL = Float64Array.from({ length: 2 * REACH + 1 }, (_, i) =>
+  Math.exp(-((i - REACH) ** 2) / (2 * SIGMA * SIGMA))
+)
 
 /** Families under this share of weight are noise of the histogram, not colours anyone sees. Our choice. */
 const LEAST_WEIGHT = 0.005
@@ -30,12 +32,13 @@ export function smoothHues(weight: Float64Array): Float64Array {
  * Which family each 1° bin belongs to. @returns 360 indices into `peaks`, and the peak positions
  * refined between bins by the parabola through three of them.
  */
-export function splitFamilies(weight: Float64Array): { peaks: number[], familyOfBin: Int16Array } {
+export function splitFamilies(weight: Float64Array): { peaks: number[]; familyOfBin: Int16Array } {
   const smooth = smoothHues(weight)
   const floor = smooth.reduce((p, q) => Math.max(p, q), 0) * 1e-6
   const tops: number[] = []
   for (let bin = 0; bin < 360; bin++) {
-    if (smooth[bin] > floor && smooth[bin] > smooth[(bin + 359) % 360] && smooth[bin] >= smooth[(bin + 1) % 360]) tops.push(bin)
+    if (smooth[bin] > floor && smooth[bin] > smooth[(bin + 359) % 360] && smooth[bin] >= smooth[(bin + 1) % 360])
+      tops.push(bin)
   }
   const familyOfBin = new Int16Array(360)
   if (tops.length > 1) {
@@ -48,7 +51,9 @@ export function splitFamilies(weight: Float64Array): { peaks: number[], familyOf
     })
   }
   const peaks = tops.map(top => {
-    const before = smooth[(top + 359) % 360], at = smooth[top], after = smooth[(top + 1) % 360]
+    const before = smooth[(top + 359) % 360],
+      at = smooth[top],
+      after = smooth[(top + 1) % 360]
     const bend = before - 2 * at + after
     return (top + (bend === 0 ? 0 : (0.5 * (before - after)) / bend) + 360) % 360
   })
@@ -58,26 +63,42 @@ export function splitFamilies(weight: Float64Array): { peaks: number[], familyOf
 /** Families by weight, heaviest first. `hues` must hold some colour. */
 export function measureFamilies(planes: Planes, hues: HueHistogram, wheel: WheelName): Family[] {
   const { peaks, familyOfBin } = splitFamilies(hues.weight)
-  const weights = new Float64Array(peaks.length), pixels = new Float64Array(peaks.length)
+  const weights = new Float64Array(peaks.length),
+    pixels = new Float64Array(peaks.length)
   for (let bin = 0; bin < 360; bin++) {
     weights[familyOfBin[bin]] += hues.weight[bin]
     pixels[familyOfBin[bin]] += hues.pixels[bin]
   }
-  const values = valuesByFamily(planes, hues, familyOfBin, peaks.length)
-  return peaks.map((position, index): Family => ({
-    step: stepAt(wheel, position),
-    position: roundAngle(position),
-    weight: round3(weights[index] / hues.totalWeight),
-    area: round3(pixels[index] / planes.count),
-    chroma: round3(weights[index] / pixels[index]),
-    darkest: round1(percentile(values[index], 0.01)),
-    lightest: round1(percentile(values[index], 0.99))
-  })).filter((_, index) => weights[index] >= LEAST_WEIGHT * hues.totalWeight).sort((p, q) => q.weight - p.weight)
+  const values = valuesByFamily({ planes, hues, familyOfBin, count: peaks.length })
+  return peaks
+    .map((position, index): Family => ({
+      step: stepAt(wheel, position),
+      position: roundAngle(position),
+      weight: round3(weights[index] / hues.totalWeight),
+      area: round3(pixels[index] / planes.count),
+      chroma: round3(weights[index] / pixels[index]),
+      darkest: round1(percentile(values[index], 0.01)),
+      lightest: round1(percentile(values[index], 0.99))
+    }))
+    .filter((_, index) => weights[index] >= LEAST_WEIGHT * hues.totalWeight)
+    .sort((p, q) => q.weight - p.weight)
 }
 
 /** The value distribution of each family, in one pass over the picture. */
-function valuesByFamily({ value }: Planes, { bins }: HueHistogram, familyOfBin: Int16Array, count: number): Distribution[] {
-  const steps = 1001, counts = Array.from({ length: count }, () => new Uint32Array(steps)), totals = new Float64Array(count)
+function valuesByFamily({
+  planes: { value },
+  hues: { bins },
+  familyOfBin,
+  count
+}: {
+  readonly planes: Planes
+  readonly hues: HueHistogram
+  readonly familyOfBin: Int16Array
+  readonly count: number
+}): Distribution[] {
+  const steps = 1001,
+    counts = Array.from({ length: count }, () => new Uint32Array(steps)),
+    totals = new Float64Array(count)
   for (let i = 0; i < bins.length; i++) {
     if (bins[i] < 0) continue
     const family = familyOfBin[bins[i]]

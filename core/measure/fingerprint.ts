@@ -9,13 +9,21 @@ export interface Fingerprint {
   readonly lightest: number
   readonly range: number
   /** Place on the wheel in degrees, share of the coloured weight, mean OKLab chroma; empty for a picture without colour. */
-  readonly families: readonly { readonly step: StepName, readonly position: number, readonly weight: number, readonly chroma: number }[]
+  readonly families: readonly {
+    readonly step: StepName
+    readonly position: number
+    readonly weight: number
+    readonly chroma: number
+  }[]
 }
 
 /** @returns null for a picture that has no values: nothing of it is opaque. */
 export function fingerprintOf({ value, harmony, wheel }: Report): Fingerprint | null {
   if (!isMeasured(value)) return null
   const { darkest, lightest, range } = value
-  const families = isMeasured(harmony) && isMeasured(harmony.families) ? harmony.families.map(({ step, position, weight, chroma }) => ({ step, position, weight, chroma })) : []
+  const families =
+    isMeasured(harmony) && isMeasured(harmony.families)
+      ? harmony.families.map(({ step, position, weight, chroma }) => ({ step, position, weight, chroma }))
+      : []
   return { wheel, darkest, lightest, range, families }
 }

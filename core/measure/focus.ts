@@ -9,7 +9,15 @@ import { NEUTRAL_CHROMA } from '../colour/oklab'
 import { attentionOf, type Attention } from './attention/attention'
 import { peaksOf } from './attention/peaks'
 import { strongestWindow } from './windows'
-import { isMeasured, notMeasurable, type FocusAreaSection, type FocusSection, type Measured, type Peak, type Spot } from './report'
+import {
+  isMeasured,
+  notMeasurable,
+  type FocusAreaSection,
+  type FocusSection,
+  type Measured,
+  type Peak,
+  type Spot
+} from './report'
 
 /** Whites: over this value, and neutral. */
 const WHITE_VALUE = 92
@@ -25,7 +33,8 @@ export const RIM_SHARE = 0.02
 /** Connected areas of a mask, largest first; specks and masks made of specks alone are left out. */
 function spotsOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Spot[] {
   if (total < SPECK * count) return []
-  return listComponents(inside, width, height, MOST_SPOTS).filter(c => c.size >= SPECK * count)
+  return listComponents(inside, { width, height, most: MOST_SPOTS })
+    .filter(c => c.size >= SPECK * count)
     .map(c => ({ x: round3(c.x), y: round3(c.y), share: round3(c.size / count) }))
 }
 
@@ -80,8 +89,18 @@ export function contrastOver(planes: Planes, mask: Uint8Array): number | null {
   return d.total === 0 ? null : percentile(d, 0.95) - percentile(d, 0.05)
 }
 
-function measureArea(planes: Planes, { map }: Attention, peaks: readonly Peak[], area: Area): FocusAreaSection | null {
-  const spans = spansOf(area, planes.width, planes.height)
+function measureArea({
+  planes,
+  attention: { map },
+  peaks,
+  area
+}: {
+  readonly planes: Planes
+  readonly attention: Attention
+  readonly peaks: readonly Peak[]
+  readonly area: Area
+}): FocusAreaSection | null {
+  const spans = spansOf(area, planes)
   const own = both(maskOf([spans], planes.mask.length), planes.mask)
   const pixels = own.reduce((p, q) => p + q, 0)
   if (pixels === 0) return null
@@ -91,51 +110,78 @@ function measureArea(planes: Planes, { map }: Attention, peaks: readonly Peak[],
   const elsewhere = strongestWindow(planes, boundsOf(area), pixels / planes.mask.length)
   const rank = peaks.findIndex(p => areaHolds(area, p.x, p.y))
   const chroma = (mask: Uint8Array): number | null => {
-    const d = distributionOf(planes.chroma, mask, 0, 0.4, 4000)
+    const d = distributionOf(planes.chroma, mask, { low: 0, high: 0.4, bins: 4000 })
     return d.total === 0 ? null : percentile(d, 0.95)
   }
-  const inside = chroma(own), outside = chroma(planes.mask.map((m, i) => m & (1 - own[i])))
+  const inside = chroma(own),
+    outside = chroma(planes.mask.map((m, i) => m & (1 - own[i])))
   return {
     share: round3(share),
     lift: round3(share / (pixels / planes.count)),
     rank: rank < 0 ? notMeasurable('no peak of attention lies in the focal area') : rank + 1,
     contrast: round1(contrast),
-    elsewhere: elsewhere === null ? notMeasurable('no window of this size fits beside the focal area') : round1(elsewhere),
-    ratio: elsewhere === null ? notMeasurable('there is no other window to compare with')
-      : elsewhere < 0.05 ? notMeasurable('nothing outside the focal area has contrast') : round3(contrast / elsewhere),
-    saturationRatio: inside === null || outside === null || outside < 1e-3 ? notMeasurable('nothing outside the focal area has colour') : round3(inside / outside),
+    elsewhere:
+      elsewhere === null ? notMeasurable('no window of this size fits beside the focal area') : round1(elsewhere),
+    ratio:
+      elsewhere === null
+        ? notMeasurable('there is no other window to compare with')
+        : elsewhere < 0.05
+          ? notMeasurable('nothing outside the focal area has contrast')
+          : round3(contrast / elsewhere),
+    saturationRatio:
+      inside === null || outside === null || outside < 1e-3
+        ? notMeasurable('nothing outside the focal area has colour')
+        : round3(inside / outside),
     competitors: peaks.filter(p => !areaHolds(area, p.x, p.y))
   }
 }
 
 /** Share of the whole attention that falls inside an area, 0–1. */
 export function attentionShare({ width, height, data }: Attention['map'], area: Area): number {
-  const { top, rows } = spansOf(area, width, height)
+  const { top, rows } = spansOf(area, { width, height })
   const total = data.reduce((p, q) => p + q, 0)
   let inside = 0
   rows.forEach((row, r) => {
-    for (let s = 0; s < row.length; s += 2) for (let x = row[s]; x < row[s + 1]; x++) inside += data[(top + r) * width + x]
+    for (let s = 0; s < row.length; s += 2)
+      for (let x = row[s]; x < row[s + 1]; x++) inside += data[(top + r) * width + x]
   })
   return total === 0 ? 0 : inside / total
 }
 
 /** How strongly each place pulls the eye: the most of the attention map within a small reach of it, 0–1. */
-export function pullsOf(points: readonly { readonly x: number, readonly y: number }[], { map: { width, height, data } }: Attention): number[] {
+export function pullsOf(
+  points: readonly { readonly x: number; readonly y: number }[],
+  { map: { width, height, data } }: Attention
+): number[] {
   const reach = Math.ceil(0.03 * Math.hypot(width, height))
   return points.map(({ x, y }) => {
     let most = 0
-    for (let py = Math.max(0, Math.floor(y * height) - reach); py <= Math.min(height - 1, Math.floor(y * height) + reach); py++) {
-      for (let px = Math.max(0, Math.floor(x * width) - reach); px <= Math.min(width - 1, Math.floor(x * width) + reach); px++) most = Math.max(most, data[py * width + px])
+    for (
+      let py = Math.max(0, Math.floor(y * height) - reach);
+      py <= Math.min(height - 1, Math.floor(y * height) + reach);
+      py++
+    ) {
+      for (
+        let px = Math.max(0, Math.floor(x * width) - reach);
+        px <= Math.min(width - 1, Math.floor(x * width) + reach);
+        px++
+      )
+        most = Math.max(most, data[py * width + px])
     }
     return most
   })
 }
 
-export function measureFocus(planes: Planes, area: Area | null, attention: Attention = attentionOf(planes)): Measured<FocusSection> {
+export function measureFocus(
+  planes: Planes,
+  area: Area | null,
+  attention: Attention = attentionOf(planes)
+): Measured<FocusSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const found = peaksOf(attention)
-  const peaks: Measured<Peak[]> = found.length > 0 ? found : notMeasurable('nothing stands out: the picture has no contrast')
-  const given = area && measureArea(planes, attention, found, area)
+  const peaks: Measured<Peak[]> =
+    found.length > 0 ? found : notMeasurable('nothing stands out: the picture has no contrast')
+  const given = area && measureArea({ planes, attention, peaks: found, area })
   if (area && !given) return notMeasurable('the focal area holds no pixel of the picture')
   return { peaks, whites: whitesOf(planes), vivid: vividOf(planes), ...given }
 }
@@ -152,5 +198,9 @@ export interface ReadingOrder {
 export function readingOrder(peaks: Measured<readonly Peak[]>, stops: readonly Area[]): ReadingOrder {
   const route = isMeasured(peaks) ? peaks : []
   const taken = [...new Set(route.map(p => stops.findIndex(s => areaHolds(s, p.x, p.y))).filter(i => i >= 0))]
-  return { taken, skipped: stops.map((_, i) => i).filter(i => !taken.includes(i)), inOrder: taken.every((stop, i) => i === 0 || stop > taken[i - 1]) }
+  return {
+    taken,
+    skipped: stops.map((_, i) => i).filter(i => !taken.includes(i)),
+    inOrder: taken.every((stop, i) => i === 0 || stop > taken[i - 1])
+  }
 }

@@ -36,20 +36,24 @@ const SPECK = 0.002
 
 /** The largest disagreement of L* with each other grey over colours that cover enough to be seen. */
 export function greyDisagreements({ width, data }: Raster, { mask, count }: Planes): GreyDisagreement[] {
-  const cells = new Uint32Array(32768), first = new Int32Array(32768).fill(-1)
+  const cells = new Uint32Array(32768),
+    first = new Int32Array(32768).fill(-1)
   for (let i = 0, p = 0; i < mask.length; i++, p += 4) {
     if (!mask[i]) continue
     const cell = ((data[p] >> 3) << 10) | ((data[p + 1] >> 3) << 5) | (data[p + 2] >> 3)
     if (cells[cell]++ === 0) first[cell] = i
   }
   const height = mask.length / width
-  return OTHERS.map((against) => {
+  return OTHERS.map(against => {
     const gaps = new Map<number, number>()
-    let best = -1, most = 0
+    let best = -1,
+      most = 0
     for (let cell = 0; cell < cells.length; cell++) {
       if (cells[cell] === 0) continue
       const p = first[cell] * 4
-      const own = convertLuminanceToValue(luminanceOf([LINEAR_OF_BYTE[data[p]], LINEAR_OF_BYTE[data[p + 1]], LINEAR_OF_BYTE[data[p + 2]]]))
+      const own = convertLuminanceToValue(
+        luminanceOf([LINEAR_OF_BYTE[data[p]], LINEAR_OF_BYTE[data[p + 1]], LINEAR_OF_BYTE[data[p + 2]]])
+      )
       const gap = own - VALUE_OF_GREY[greyByte(against, data[p], data[p + 1], data[p + 2])]
       gaps.set(cell, gap)
       if (cells[cell] >= SPECK * count && Math.abs(gap) > Math.abs(most)) {
@@ -60,7 +64,17 @@ export function greyDisagreements({ width, data }: Raster, { mask, count }: Plan
     if (best < 0) return null
     let alike = 0
     for (const [cell, gap] of gaps) if (gap * most > 0 && Math.abs(gap) >= Math.abs(most) / 2) alike += cells[cell]
-    const i = first[best], p = i * 4
-    return { hex: formatHex(data.subarray(p, p + 3)), difference: most, against, x: ((i % width) + 0.5) / width, y: (Math.floor(i / width) + 0.5) / height, share: alike / count }
-  }).filter(d => d !== null).sort((p, q) => Math.abs(q.difference) - Math.abs(p.difference))
+    const i = first[best],
+      p = i * 4
+    return {
+      hex: formatHex(data.subarray(p, p + 3)),
+      difference: most,
+      against,
+      x: ((i % width) + 0.5) / width,
+      y: (Math.floor(i / width) + 0.5) / height,
+      share: alike / count
+    }
+  })
+    .filter(d => d !== null)
+    .sort((p, q) => Math.abs(q.difference) - Math.abs(p.difference))
 }

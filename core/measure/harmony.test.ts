@@ -13,7 +13,8 @@ import { measureHarmony } from './harmony'
 import { isMeasured, type HarmonySection } from './report'
 import { fitAt } from './scheme'
 
-const harmonyOf = (raster: Raster): HarmonySection => measureHarmony(raster, planesOf(raster), 'painter') as HarmonySection
+const harmonyOf = (raster: Raster): HarmonySection =>
+  measureHarmony({ raster, planes: planesOf(raster), wheel: 'painter' }) as HarmonySection
 
 /** One pixel of a hue taken toward white, black or grey, with hue scatter. */
 function mixedColour(random: Random, position: number, scatter: number): Rgb {
@@ -30,12 +31,16 @@ function pictureOf(name: SectorScheme, random: Random): Raster {
   const centres = hueCentres(name).map(c => c + rotation)
   const shares = centres.map(() => 0.35 + random())
   const total = shares.reduce((p, q) => p + q, 0)
-  const patches = centres.flatMap((centre, i) => new Array<number>(Math.max(10, Math.round((shares[i] / total) * 90))).fill(centre))
+  const patches = centres.flatMap((centre, i) =>
+    new Array<number>(Math.max(10, Math.round((shares[i] / total) * 90))).fill(centre)
+  )
   const scatter = 5 + 2 * random()
   patches.forEach((centre, i) => {
-    const x = (i % 12) * 8, y = Math.floor(i / 12) * 7
+    const x = (i % 12) * 8,
+      y = Math.floor(i / 12) * 7
     if (y + 7 > 72) return
-    for (let k = 0; k < 4; k++) fill(raster, mixedColour(random, centre, scatter), x + (k % 2) * 4, y + (k >> 1) * 3, 4, 3)
+    for (let k = 0; k < 4; k++)
+      fill(raster, mixedColour(random, centre, scatter), x + (k % 2) * 4, y + (k >> 1) * 3, 4, 3)
   })
   return raster
 }
@@ -69,7 +74,8 @@ describe('scheme recognition', () => {
     const distance = (p: number, q: number): number => Math.min(Math.abs(p - q), 360 - Math.abs(p - q))
     for (const { name, sectors, width } of SCHEMES) {
       const rotation = Math.floor(random() * 360)
-      let inside = 0, away = 0
+      let inside = 0,
+        away = 0
       weight.forEach((w, bin) => {
         const gaps = sectors.map(s => distance(bin, (s.centre + rotation + 360) % 360))
         if (gaps.some((g, i) => g <= sectors[i].half)) inside += w
@@ -87,7 +93,7 @@ describe('families, proportion, palette', () => {
     const harmony = harmonyOf(stripes([PAINTER_ANCHORS[0], PAINTER_ANCHORS[6]], 40))
     expect(harmony.colours).toBe(2)
     expect(harmony.scheme).toMatchObject({ name: 'complementary', coverage: 1 })
-    const families = harmony.families as readonly { step: string, position: number, area: number }[]
+    const families = harmony.families as readonly { step: string; position: number; area: number }[]
     expect(families.map(f => f.step).sort()).toEqual(['violet', 'yellow'])
     for (const f of families) {
       expect(f.area).toBeCloseTo(0.5, 3)
@@ -97,14 +103,22 @@ describe('families, proportion, palette', () => {
   })
 
   it('calls greys achromatic, and greys with one red an accent', () => {
-    expect(harmonyOf(stripes(['#222222', '#888888', '#dddddd'])).scheme).toMatchObject({ name: 'achromatic', rotation: { kind: 'not-measurable' } })
+    expect(harmonyOf(stripes(['#222222', '#888888', '#dddddd'])).scheme).toMatchObject({
+      name: 'achromatic',
+      rotation: { kind: 'not-measurable' }
+    })
     const accent = harmonyOf(stripes(['#222222', '#888888', '#dddddd', '#e32322'], [30, 30, 30, 8]))
     expect(accent.scheme.name).toBe('achromatic-accent')
     expect(accent.neutrals).toBeCloseTo(90 / 98, 3)
   })
 
   it('calls six unlike hues an open palette', () => {
-    const harmony = harmonyOf(stripes([0, 2, 4, 6, 8, 10].map(i => PAINTER_ANCHORS[i]), 20))
+    const harmony = harmonyOf(
+      stripes(
+        [0, 2, 4, 6, 8, 10].map(i => PAINTER_ANCHORS[i]),
+        20
+      )
+    )
     expect(harmony.scheme.name).toBe('open')
     expect(harmony.colours).toBe(6)
     expect(isMeasured(harmony.offScheme) && harmony.offScheme > 0.2).toBe(true)
@@ -112,13 +126,19 @@ describe('families, proportion, palette', () => {
 
   it('measures evenness by Shannon (Pielou 1966)', () => {
     expect(proportionOf([0.5, 0.5])!.evenness).toBeCloseTo(1, 12)
-    expect(proportionOf([0.1, 0.7, 0.2])).toMatchObject({ shares: [expect.closeTo(0.7), expect.closeTo(0.2), expect.closeTo(0.1)] })
+    expect(proportionOf([0.1, 0.7, 0.2])).toMatchObject({
+      shares: [expect.closeTo(0.7), expect.closeTo(0.2), expect.closeTo(0.1)]
+    })
     expect(proportionOf([0.7, 0.2, 0.1])!.evenness).toBeCloseTo(0.8018 / Math.log(3), 4)
     expect(proportionOf([1])).toBeNull()
   })
 
   // Goethe's light values, as taught with the contrast of extension (from memory): areas in inverse ratio.
-  it.each([[0, 180, 1 / 3], [60, 240, 1 / 2], [120, 300, 1]])('balances position %d against %d at %f', (p, q, ratio) => {
+  it.each([
+    [0, 180, 1 / 3],
+    [60, 240, 1 / 2],
+    [120, 300, 1]
+  ])('balances position %d against %d at %f', (p, q, ratio) => {
     const [first, second] = balancingShares([p, q])
     expect(first / second).toBeCloseTo(ratio, 9)
   })

@@ -24,10 +24,11 @@ export const VIVID_ABOVE = 0.15
 const MUTED_BELOW = 0.08
 
 /** The scheme a picture keeps to, and the fit that says how. Null fit: achromatic. */
-export function nameScheme(ranking: readonly Fit[], neutrals: number): { name: SchemeName, fit: Fit | null } {
+export function nameScheme(ranking: readonly Fit[], neutrals: number): { name: SchemeName; fit: Fit | null } {
   if (1 - neutrals < ACHROMATIC_BELOW) return { name: 'achromatic', fit: null }
   const monochrome = ranking.find(f => f.name === 'monochrome')
-  if (neutrals > ACCENT_NEUTRALS && monochrome && holds(monochrome)) return { name: 'achromatic-accent', fit: monochrome }
+  if (neutrals > ACCENT_NEUTRALS && monochrome && holds(monochrome))
+    return { name: 'achromatic-accent', fit: monochrome }
   const held = ranking.find(holds)
   return held ? { name: held.name, fit: held } : { name: 'open', fit: ranking[0] }
 }
@@ -41,7 +42,17 @@ function schemeSection(name: SchemeName, fit: Fit | null): SchemeSection {
   return { name, rotation, coverage, sectors }
 }
 
-export function measureHarmony(raster: Raster, planes: Planes, wheel: WheelName, hues: HueHistogram = hueHistogram(raster, planes, wheel)): Measured<HarmonySection> {
+export function measureHarmony({
+  raster,
+  planes,
+  wheel,
+  hues = hueHistogram(raster, planes, wheel)
+}: {
+  raster: Raster
+  planes: Planes
+  wheel: WheelName
+  hues?: HueHistogram
+}): Measured<HarmonySection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const chroma = planes.chromas
   const neutrals = 1 - hues.colouredPixels / planes.count
@@ -58,9 +69,11 @@ export function measureHarmony(raster: Raster, planes: Planes, wheel: WheelName,
     scheme: schemeSection(name, fit),
     ranking: achromatic ?? ranking.map(reportFit),
     offScheme: achromatic ?? round3(1 - fit!.coverage),
-    proportion: achromatic ?? (proportion
-      ? { shares: proportion.shares.map(round3), evenness: round3(proportion.evenness) }
-      : notMeasurable('a scheme of one sector has no proportion')),
+    proportion:
+      achromatic
+      ?? (proportion
+        ? { shares: proportion.shares.map(round3), evenness: round3(proportion.evenness) }
+        : notMeasurable('a scheme of one sector has no proportion')),
     saturation: {
       median: round3(percentile(chroma, 0.5)),
       p95: round3(percentile(chroma, 0.95)),

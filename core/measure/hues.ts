@@ -30,7 +30,8 @@ const RATIO_STEPS = 4096
  */
 function binsOf(position: (hueDeg: number) => number): Uint16Array {
   return Uint16Array.from({ length: 8 * (RATIO_STEPS + 1) }, (_, i) => {
-    const octant = Math.floor(i / (RATIO_STEPS + 1)), ratio = ((i % (RATIO_STEPS + 1)) + 0.5) / RATIO_STEPS
+    const octant = Math.floor(i / (RATIO_STEPS + 1)),
+      ratio = ((i % (RATIO_STEPS + 1)) + 0.5) / RATIO_STEPS
     const [x, y] = octant & 4 ? [ratio, 1] : [1, ratio]
     return Math.round(position(hueOf(octant & 1 ? -x : x, octant & 2 ? -y : y))) % 360
   })
@@ -39,8 +40,10 @@ function binsOf(position: (hueDeg: number) => number): Uint16Array {
 const BINS = { painter: binsOf(painterPositionOfHue), perceptual: binsOf(hue => wrapDegrees(110 - hue)) } as const
 
 function tableBin(table: Uint16Array, a: number, b: number): number {
-  const x = a < 0 ? -a : a, y = b < 0 ? -b : b
-  const steep = y > x, octant = (a < 0 ? 1 : 0) + (b < 0 ? 2 : 0) + (steep ? 4 : 0)
+  const x = a < 0 ? -a : a,
+    y = b < 0 ? -b : b
+  const steep = y > x,
+    octant = (a < 0 ? 1 : 0) + (b < 0 ? 2 : 0) + (steep ? 4 : 0)
   return table[octant * 4097 + (((steep ? x / y : y / x) * 4096) | 0)]
 }
 
@@ -56,10 +59,14 @@ export function hueHistogram(raster: Raster, planes: Planes, wheel: WheelName): 
 }
 
 function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogram {
-  const { a, b, chroma, mask } = planes, { data } = raster
+  const { a, b, chroma, mask } = planes,
+    { data } = raster
   const bins = new Int16Array(mask.length)
-  const weight = new Float64Array(360), pixels = new Uint32Array(360)
-  const table = wheel === 'process' ? null : BINS[wheel], neutral = NEUTRAL_CHROMA, none = NO_HUE
+  const weight = new Float64Array(360),
+    pixels = new Uint32Array(360)
+  const table = wheel === 'process' ? null : BINS[wheel],
+    neutral = NEUTRAL_CHROMA,
+    none = NO_HUE
   for (let i = 0; i < mask.length; i++) {
     const c = chroma[i]
     if (c < neutral || mask[i] === 0) {
@@ -71,7 +78,13 @@ function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogr
     weight[bin] += c
     pixels[bin]++
   }
-  return { bins, weight, pixels, totalWeight: weight.reduce((p, q) => p + q, 0), colouredPixels: pixels.reduce((p, q) => p + q, 0) }
+  return {
+    bins,
+    weight,
+    pixels,
+    totalWeight: weight.reduce((p, q) => p + q, 0),
+    colouredPixels: pixels.reduce((p, q) => p + q, 0)
+  }
 }
 
 function processBin(red: number, green: number, blue: number): number {

@@ -17,7 +17,11 @@ import { NEAR_BLACK } from './value'
 import { notMeasurable, type LightSection, type MaterialLight, type Measured } from './report'
 import { meanOf } from './separation'
 
-export interface ShadowPair { readonly name: string, readonly lit: Area, readonly shadow: Area }
+export interface ShadowPair {
+  readonly name: string
+  readonly lit: Area
+  readonly shadow: Area
+}
 
 /** House defaults: ΔE00 over which a material leaves the light, from three materials; hue kept within degrees. */
 export const LIGHT_STANDARD = { leaves: 8, materials: 3, onlyDarker: 5 } as const
@@ -28,38 +32,63 @@ const FLOOR = 1.5e-4
 const logRatio = (shadow: number, lit: number): number => Math.log(Math.max(FLOOR, shadow) / Math.max(FLOOR, lit))
 
 function median(values: readonly number[]): number {
-  const sorted = [...values].sort((p, q) => p - q), half = sorted.length >> 1
+  const sorted = [...values].sort((p, q) => p - q),
+    half = sorted.length >> 1
   return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2
 }
 
 /** The ratio shadow ÷ lit on which the materials agree, per linear channel: the median of their log ratios. */
-export function consensusOf(pairs: readonly { readonly lit: Rgb, readonly shadow: Rgb }[]): Rgb {
+export function consensusOf(pairs: readonly { readonly lit: Rgb; readonly shadow: Rgb }[]): Rgb {
   return [0, 1, 2].map(c => Math.exp(median(pairs.map(p => logRatio(p.shadow[c], p.lit[c]))))) as unknown as Rgb
 }
 
 export const expectedShadow = (lit: Rgb, consensus: Rgb): Rgb => lit.map((c, i) => c * consensus[i]) as unknown as Rgb
 
-interface Sample { readonly linear: Rgb, readonly values: Distribution, readonly crushed: number }
+interface Sample {
+  readonly linear: Rgb
+  readonly values: Distribution
+  readonly crushed: number
+}
 
 function sample(area: Area, planes: Planes, raster: Raster): Sample | null {
-  const spans = spansOf(area, planes.width, planes.height)
+  const spans = spansOf(area, planes)
   const mean = meanOf(spans, planes, raster)
   if (!mean) return null
-  const values = new Float32Array(mean.pixels), all = new Uint8Array(mean.pixels).fill(1)
-  let n = 0, black = 0
-  eachPixel(spans, (i) => {
+  const values = new Float32Array(mean.pixels),
+    all = new Uint8Array(mean.pixels).fill(1)
+  let n = 0,
+    black = 0
+  eachPixel(spans, i => {
     if (!planes.mask[i]) return
     values[n++] = planes.value[i]
     if (planes.value[i] < NEAR_BLACK.value && planes.chroma[i] < NEAR_BLACK.chroma) black++
   })
-  return { linear: mean.linear, values: distributionOf(values, all, 0, 100.01, 10001), crushed: black / n }
+  return {
+    linear: mean.linear,
+    values: distributionOf(values, all, { low: 0, high: 100.01, bins: 10001 }),
+    crushed: black / n
+  }
 }
 
-function judge(name: string, lit: Sample, shadow: Sample, consensus: Rgb, materials: number): MaterialLight {
+function judge({
+  name,
+  lit,
+  shadow,
+  consensus,
+  materials
+}: {
+  name: string
+  lit: Sample
+  shadow: Sample
+  consensus: Rgb
+  materials: number
+}): MaterialLight {
   const expected = expectedShadow(lit.linear, consensus)
   const deviation = differenceOf(convertLinearToLab(shadow.linear), convertLinearToLab(expected))
-  const litLab = convertLinearToOklab(lit.linear), shadowLab = convertLinearToOklab(shadow.linear)
-  const litHue = convertOklabToOklch(litLab).h, shadowHue = convertOklabToOklch(shadowLab).h
+  const litLab = convertLinearToOklab(lit.linear),
+    shadowLab = convertLinearToOklab(shadow.linear)
+  const litHue = convertOklabToOklch(litLab).h,
+    shadowHue = convertOklabToOklch(shadowLab).h
   const turn = litHue === null || shadowHue === null ? null : turnBetween(litHue, shadowHue)
   const deltaValue = valueOfLinear(shadow.linear) - valueOfLinear(lit.linear)
   return {
@@ -72,7 +101,10 @@ function judge(name: string, lit: Sample, shadow: Sample, consensus: Rgb, materi
     leaves: materials >= LIGHT_STANDARD.materials && deviation > LIGHT_STANDARD.leaves,
     deltaValue: round1(deltaValue),
     hueShift: turn === null ? notMeasurable('a neutral has no hue') : round1(turn),
-    chromaKept: chromaOf(litLab) < 1e-6 ? notMeasurable('the lit sample has no chroma') : round3(chromaOf(shadowLab) / chromaOf(litLab)),
+    chromaKept:
+      chromaOf(litLab) < 1e-6
+        ? notMeasurable('the lit sample has no chroma')
+        : round3(chromaOf(shadowLab) / chromaOf(litLab)),
     onlyDarker: turn !== null && Math.abs(turn) <= LIGHT_STANDARD.onlyDarker && deltaValue < 0,
     // The 5th and 95th percentiles stand for "darkest" and "lightest tone": one stray pixel is no tone.
     overlap: round1(Math.max(0, percentile(shadow.values, 0.95) - percentile(lit.values, 0.05)))
@@ -81,15 +113,23 @@ function judge(name: string, lit: Sample, shadow: Sample, consensus: Rgb, materi
 
 /** @param pairs at least one. A pair that holds no pixel is named and left out of the consensus. */
 export function measureLight(pairs: readonly ShadowPair[], planes: Planes, raster: Raster): Measured<LightSection> {
-  const sampled = pairs.map(({ name, lit, shadow }) => ({ name, lit: sample(lit, planes, raster), shadow: sample(shadow, planes, raster) }))
-  const whole = sampled.filter((p): p is { name: string, lit: Sample, shadow: Sample } => p.lit !== null && p.shadow !== null)
+  const sampled = pairs.map(({ name, lit, shadow }) => ({
+    name,
+    lit: sample(lit, planes, raster),
+    shadow: sample(shadow, planes, raster)
+  }))
+  const whole = sampled.filter(
+    (p): p is { name: string; lit: Sample; shadow: Sample } => p.lit !== null && p.shadow !== null
+  )
   if (whole.length === 0) return notMeasurable('no pair of samples holds a pixel of the picture')
   const consensus = consensusOf(whole.map(p => ({ lit: p.lit.linear, shadow: p.shadow.linear })))
   return {
     consensus: consensus.map(round3) as [number, number, number],
-    materials: sampled.map(p => (p.lit && p.shadow
-      ? judge(p.name, p.lit, p.shadow, consensus, whole.length)
-      : notMeasurable(`"${p.name}" holds no pixel of the picture`)))
+    materials: sampled.map(p =>
+      p.lit && p.shadow
+        ? judge({ name: p.name, lit: p.lit, shadow: p.shadow, consensus, materials: whole.length })
+        : notMeasurable(`"${p.name}" holds no pixel of the picture`)
+    )
   }
 }
 
@@ -105,7 +145,10 @@ export function turnOfShadow(lit: Rgb, shadow: Rgb): TurnToward {
  * The shadows' own colour against the surroundings they should carry: OKLCH hues of the consensus
  * ratio and of the named surroundings, and how far apart. Null where either has no hue.
  */
-export function ambientOf(consensus: Rgb, surroundings: Rgb): { ratioHue: number, surroundHue: number, apart: number, carried: boolean } | null {
+export function ambientOf(
+  consensus: Rgb,
+  surroundings: Rgb
+): { ratioHue: number; surroundHue: number; apart: number; carried: boolean } | null {
   const peak = Math.max(...consensus)
   const ratio = convertOklabToOklch(convertLinearToOklab(consensus.map(c => c / peak) as unknown as Rgb)).h
   const sky = convertOklabToOklch(convertLinearToOklab(surroundings)).h

@@ -24,8 +24,20 @@ describe('values', () => {
   it('come out as CIE 15 gives them for greys', () => {
     // Bytes 48, 119 and 198: L* 19.87, 50.03 and 79.89 (colorjs.io).
     const section = valueSection(stripes(['#303030', '#777777', '#c6c6c6'], [30, 40, 30]))
-    expect(section).toMatchObject({ darkest: 19.9, lightest: 79.9, range: 60, median: 50, key: 'middle', verdict: 'moderate', thirds: { dark: 0.3, middle: 0.4, light: 0.3 } })
-    expect(section.groups).toEqual([{ value: 19.9, share: 0.3 }, { value: 50, share: 0.4 }, { value: 79.9, share: 0.3 }])
+    expect(section).toMatchObject({
+      darkest: 19.9,
+      lightest: 79.9,
+      range: 60,
+      median: 50,
+      key: 'middle',
+      verdict: 'moderate',
+      thirds: { dark: 0.3, middle: 0.4, light: 0.3 }
+    })
+    expect(section.groups).toEqual([
+      { value: 19.9, share: 0.3 },
+      { value: 50, share: 0.4 },
+      { value: 79.9, share: 0.3 }
+    ])
   })
 
   it('are parted into as many groups as are asked for, each with its share', () => {
@@ -72,29 +84,51 @@ describe('separation', () => {
 
   it('is the area less its ring', () => {
     // Bytes 133 and 119: L* 55.5 and 50.0.
-    expect(measureSeparation('square', area, planesOf(raster), raster)).toMatchObject({ value: 55.5, ring: 50, deltaValue: 5.5, merges: true } satisfies Partial<Separation>)
+    expect(measureSeparation({ name: 'square', area, planes: planesOf(raster), raster })).toMatchObject({
+      value: 55.5,
+      ring: 50,
+      deltaValue: 5.5,
+      merges: true
+    } satisfies Partial<Separation>)
   })
 
   it('takes a ring of the stated width all round, by a plain count of distances', () => {
-    const width = 60, height = 50
-    const polygon = { kind: 'polygon', points: [[0.3, 0.3], [0.7, 0.35], [0.6, 0.7], [0.35, 0.6]] } as const
-    const inside = new Set<number>(), ring = new Set<number>()
-    const collect = (spans: ReturnType<typeof spansOf>, to: Set<number>) => spans.rows.forEach((row, r) => {
-      for (let s = 0; s < row.length; s += 2) for (let x = row[s]; x < row[s + 1]; x++) to.add((spans.top + r) * width + x)
-    })
-    const spans = spansOf(polygon, width, height)
+    const width = 60,
+      height = 50
+    const polygon = {
+      kind: 'polygon',
+      points: [
+        [0.3, 0.3],
+        [0.7, 0.35],
+        [0.6, 0.7],
+        [0.35, 0.6]
+      ]
+    } as const
+    const inside = new Set<number>(),
+      ring = new Set<number>()
+    const collect = (spans: ReturnType<typeof spansOf>, to: Set<number>) =>
+      spans.rows.forEach((row, r) => {
+        for (let s = 0; s < row.length; s += 2)
+          for (let x = row[s]; x < row[s + 1]; x++) to.add((spans.top + r) * width + x)
+      })
+    const spans = spansOf(polygon, { width, height })
     collect(spans, inside)
     collect(ringOf(spans, 5), ring)
     for (let i = 0; i < width * height; i++) {
-      const near = [...inside].some(j => Math.hypot((i % width) - (j % width), Math.floor(i / width) - Math.floor(j / width)) <= 5)
+      const near = [...inside].some(
+        j => Math.hypot((i % width) - (j % width), Math.floor(i / width) - Math.floor(j / width)) <= 5
+      )
       expect(ring.has(i)).toBe(near && !inside.has(i))
     }
   })
 
   it('compares two areas in the same terms', () => {
     const planes = planesOf(raster)
-    const mean = (a: typeof area | { kind: 'rectangle', x: number, y: number, w: number, h: number }) => meanOf(spansOf(a, 200, 160), planes, raster)!
-    expect(compareMeans('both', mean(area), mean({ kind: 'rectangle', x: 0, y: 0, w: 0.2, h: 0.2 })).deltaValue).toBe(5.5)
+    const mean = (a: typeof area | { kind: 'rectangle'; x: number; y: number; w: number; h: number }) =>
+      meanOf(spansOf(a, { width: 200, height: 160 }), planes, raster)!
+    expect(compareMeans('both', mean(area), mean({ kind: 'rectangle', x: 0, y: 0, w: 0.2, h: 0.2 })).deltaValue).toBe(
+      5.5
+    )
   })
 })
 
@@ -109,14 +143,23 @@ describe('temperature', () => {
 
   it('reads a grey in a cyan scene as warm', () => {
     const raster = fill(fill(createRaster(100, 100), '#2fa7b5'), '#808080', 40, 40, 20, 20)
-    const separation = measureSeparation('stone', { kind: 'rectangle', x: 0.4, y: 0.4, w: 0.2, h: 0.2 }, planesOf(raster), raster)
+    const separation = measureSeparation({
+      name: 'stone',
+      area: { kind: 'rectangle', x: 0.4, y: 0.4, w: 0.2, h: 0.2 },
+      planes: planesOf(raster),
+      raster
+    })
     expect((separation as Separation).deltaTemperature).toBeGreaterThan(20)
   })
 
   it('points out a far plane that is warmer and stronger than the near one', () => {
     const raster = stripes(['#5a4a40', '#7a8088', '#d8672f'], 30)
     const third = (i: number) => ({ kind: 'rectangle', x: i / 3, y: 0, w: 1 / 3, h: 1 }) as const
-    expect(measureDepth({ near: third(0), middle: third(1), far: third(2) }, planesOf(raster), raster)).toMatchObject({ inOrder: true, farWarmer: true, farStronger: true })
+    expect(measureDepth({ near: third(0), middle: third(1), far: third(2) }, planesOf(raster), raster)).toMatchObject({
+      inOrder: true,
+      farWarmer: true,
+      farStronger: true
+    })
   })
 })
 
@@ -132,15 +175,27 @@ describe('edges', () => {
   it('see a hard figure on a soft ground as pasted on', () => {
     const raster = createRaster(400, 300)
     for (let x = 0; x < 400; x++) {
-      const grey = Math.round(90 + x / 5).toString(16).padStart(2, '0')
+      const grey = Math.round(90 + x / 5)
+        .toString(16)
+        .padStart(2, '0')
       fill(raster, `#${grey}${grey}${grey}`, x, 0, 1, 300)
     }
     const random = seededRandom(1)
-    for (let k = 0; k < 60; k++) fill(raster, random() < 0.5 ? '#111111' : '#eeeeee', 160 + Math.floor(70 * random()), 110 + Math.floor(70 * random()), 8, 8)
+    for (let k = 0; k < 60; k++)
+      fill(
+        raster,
+        random() < 0.5 ? '#111111' : '#eeeeee',
+        160 + Math.floor(70 * random()),
+        110 + Math.floor(70 * random()),
+        8,
+        8
+      )
     const planes = planesOf(raster)
     const figure = { kind: 'rectangle', x: 0.4, y: 0.36, w: 0.2, h: 0.27 } as const
     expect(cutOutOf(figure, planes, edgeMaps(planes))).toMatchObject({ pasted: true })
-    expect(cutOutOf({ kind: 'rectangle', x: 0.05, y: 0.05, w: 0.1, h: 0.1 }, planes, edgeMaps(planes))).toMatchObject({ pasted: false })
+    expect(cutOutOf({ kind: 'rectangle', x: 0.05, y: 0.05, w: 0.1, h: 0.1 }, planes, edgeMaps(planes))).toMatchObject({
+      pasted: false
+    })
   })
 })
 
@@ -150,11 +205,33 @@ describe('composition', () => {
     expect(measureComposition(planesOf(even))).toMatchObject({ symmetry: 1, balance: { x: 0.5, y: 0.5 } })
     const sea = fill(fill(createRaster(120, 100), '#cfe0ea'), '#27506e', 0, 62, 120, 38)
     expect(measureComposition(planesOf(sea))).toMatchObject({ horizon: 0.62 })
-    expect(measureComposition(planesOf(fill(createRaster(9, 9), '#555555')))).toMatchObject({ symmetry: { kind: 'not-measurable' }, horizon: { kind: 'not-measurable' }, balance: { kind: 'not-measurable' } })
+    expect(measureComposition(planesOf(fill(createRaster(9, 9), '#555555')))).toMatchObject({
+      symmetry: { kind: 'not-measurable' },
+      horizon: { kind: 'not-measurable' },
+      balance: { kind: 'not-measurable' }
+    })
   })
 
-  it('knows a square\'s compactness π/4, and a notched shape by its hull', () => {
-    expect(silhouetteOf({ kind: 'rectangle', x: 0, y: 0, w: 0.5, h: 0.5 }, 100, 100)).toMatchObject({ solidity: 1, compactness: expect.closeTo(Math.PI / 4, 9) })
-    expect(silhouetteOf({ kind: 'polygon', points: [[0, 0], [1, 0], [1, 1], [0.5, 0.5], [0, 1]] }, 100, 100)!.solidity).toBeCloseTo(0.75, 9)
+  it("knows a square's compactness π/4, and a notched shape by its hull", () => {
+    expect(silhouetteOf({ kind: 'rectangle', x: 0, y: 0, w: 0.5, h: 0.5 }, 100, 100)).toMatchObject({
+      solidity: 1,
+      compactness: expect.closeTo(Math.PI / 4, 9)
+    })
+    expect(
+      silhouetteOf(
+        {
+          kind: 'polygon',
+          points: [
+            [0, 0],
+            [1, 0],
+            [1, 1],
+            [0.5, 0.5],
+            [0, 1]
+          ]
+        },
+        100,
+        100
+      )!.solidity
+    ).toBeCloseTo(0.75, 9)
   })
 })

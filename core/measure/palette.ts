@@ -22,7 +22,12 @@ const LEAST = 5
 const ALIKE = 0.06
 const ROUNDS = 16
 
-interface Cell { L: number, a: number, b: number, n: number }
+interface Cell {
+  L: number
+  a: number
+  b: number
+  n: number
+}
 
 /** Mean OKLab and count of each used cell of a 16-step RGB cube. */
 function cellsOf({ data }: Raster, { mask, lightness, a, b }: Planes): Cell[] {
@@ -50,7 +55,8 @@ function seed(cells: readonly Cell[], k: number): Cell[] {
   const centres = [{ ...first }]
   const nearest = cells.map(c => distance2(c, first))
   while (centres.length < k) {
-    let best = -1, most = 0
+    let best = -1,
+      most = 0
     cells.forEach((c, i) => {
       // The square root of weight lets a small strong accent be a swatch beside a large ground.
       const pull = nearest[i] * Math.sqrt(c.n)
@@ -61,25 +67,38 @@ function seed(cells: readonly Cell[], k: number): Cell[] {
     })
     if (best < 0) break
     centres.push({ ...cells[best] })
-    cells.forEach((c, i) => { nearest[i] = Math.min(nearest[i], distance2(c, cells[best])) })
+    cells.forEach((c, i) => {
+      nearest[i] = Math.min(nearest[i], distance2(c, cells[best]))
+    })
   }
   return centres
 }
 
 /** Lloyd's rounds until no cell changes its centre. Flat arrays: this is walked for every cell and centre. */
 function settle(cells: readonly Cell[], centres: readonly Cell[]): Cell[] {
-  const k = centres.length, stride = 4
-  const at = Float64Array.from(centres.flatMap(c => [c.L, c.a, c.b, c.n])), sums = new Float64Array(k * stride)
-  const L = Float64Array.from(cells, c => c.L), a = Float64Array.from(cells, c => c.a), b = Float64Array.from(cells, c => c.b), n = Float64Array.from(cells, c => c.n)
+  const k = centres.length,
+    stride = 4
+  const at = Float64Array.from(centres.flatMap(c => [c.L, c.a, c.b, c.n])),
+    sums = new Float64Array(k * stride)
+  const L = Float64Array.from(cells, c => c.L),
+    a = Float64Array.from(cells, c => c.a),
+    b = Float64Array.from(cells, c => c.b),
+    n = Float64Array.from(cells, c => c.n)
   const nearest = new Int32Array(cells.length).fill(-1)
   for (let round = 0, moved = true; moved && round < ROUNDS; round++) {
     moved = false
     sums.fill(0)
     for (let i = 0; i < L.length; i++) {
-      const cL = L[i], ca = a[i], cb = b[i]
-      let best = 0, least = Infinity
+      const cL = L[i],
+        ca = a[i],
+        cb = b[i]
+      let best = 0,
+        least = Infinity
       for (let c = 0; c < at.length; c += stride) {
-        const dL = cL - at[c], da = ca - at[c + 1], db = cb - at[c + 2], d = dL * dL + da * da + db * db
+        const dL = cL - at[c],
+          da = ca - at[c + 1],
+          db = cb - at[c + 2],
+          d = dL * dL + da * da + db * db
         if (d < least) {
           least = d
           best = c
@@ -101,13 +120,19 @@ function settle(cells: readonly Cell[], centres: readonly Cell[]): Cell[] {
       at[c + 3] = weight
     }
   }
-  return Array.from({ length: k }, (_, c) => ({ L: at[c * stride], a: at[c * stride + 1], b: at[c * stride + 2], n: at[c * stride + 3] })).filter(c => c.n > 0)
+  return Array.from({ length: k }, (_, c) => ({
+    L: at[c * stride],
+    a: at[c * stride + 1],
+    b: at[c * stride + 2],
+    n: at[c * stride + 3]
+  })).filter(c => c.n > 0)
 }
 
 function joinAlike(swatches: Cell[]): Cell[] {
   const list = [...swatches]
   while (list.length > LEAST) {
-    let pair: [number, number] | null = null, least = ALIKE ** 2
+    let pair: [number, number] | null = null,
+      least = ALIKE ** 2
     for (let i = 0; i < list.length; i++) {
       for (let j = i + 1; j < list.length; j++) {
         const d = distance2(list[i], list[j])
@@ -118,8 +143,14 @@ function joinAlike(swatches: Cell[]): Cell[] {
       }
     }
     if (!pair) break
-    const [p, q] = [list[pair[0]], list[pair[1]]], n = p.n + q.n
-    list[pair[0]] = { L: (p.L * p.n + q.L * q.n) / n, a: (p.a * p.n + q.a * q.n) / n, b: (p.b * p.n + q.b * q.n) / n, n }
+    const [p, q] = [list[pair[0]], list[pair[1]]],
+      n = p.n + q.n
+    list[pair[0]] = {
+      L: (p.L * p.n + q.L * q.n) / n,
+      a: (p.a * p.n + q.a * q.n) / n,
+      b: (p.b * p.n + q.b * q.n) / n,
+      n
+    }
     list.splice(pair[1], 1)
   }
   return list
@@ -130,17 +161,19 @@ export function measurePalette(raster: Raster, planes: Planes, wheel: WheelName)
   const cells = cellsOf(raster, planes)
   if (cells.length === 0) return []
   const swatches = joinAlike(settle(cells, seed(cells, Math.min(MOST, cells.length))))
-  return swatches.sort((p, q) => q.n - p.n).map(({ L, a, b, n }) => {
-    const lab: Oklab = [L, a, b]
-    const linear = fitToGamut(lab)
-    const position = positionOn(wheel, linear)
-    return {
-      hex: hexOfLinear(linear),
-      share: round3(n / planes.count),
-      step: position === null ? null : stepAt(wheel, position),
-      kind: kindOn(wheel, linear),
-      value: round1(valueOfLinear(linear)),
-      temperature: round1(temperatureOf(lab))
-    }
-  })
+  return swatches
+    .sort((p, q) => q.n - p.n)
+    .map(({ L, a, b, n }) => {
+      const lab: Oklab = [L, a, b]
+      const linear = fitToGamut(lab)
+      const position = positionOn(wheel, linear)
+      return {
+        hex: hexOfLinear(linear),
+        share: round3(n / planes.count),
+        step: position === null ? null : stepAt(wheel, position),
+        kind: kindOn(wheel, linear),
+        value: round1(valueOfLinear(linear)),
+        temperature: round1(temperatureOf(lab))
+      }
+    })
 }

@@ -7,18 +7,30 @@ import { componentsOf, type Component } from '../picture/components'
 import type { Planes } from '../picture/planes'
 import { nearBlackMask, nearWhiteMask } from './value'
 
-export interface Patch { readonly x: number, readonly y: number, readonly share: number, readonly bounds: Component['bounds'], readonly value: number }
+export interface Patch {
+  readonly x: number
+  readonly y: number
+  readonly share: number
+  readonly bounds: Component['bounds']
+  readonly value: number
+}
 
 const MOST = 5
 
 function patchesOf(inside: Uint8Array, planes: Planes): Patch[] {
-  const { labels, list } = componentsOf(inside, planes.width, planes.height, MOST)
+  const { labels, list } = componentsOf(inside, { width: planes.width, height: planes.height, most: MOST })
   const sums = new Map(list.map(c => [c.label, 0]))
   for (let i = 0; i < labels.length; i++) {
     const sum = labels[i] ? sums.get(labels[i]) : undefined
     if (sum !== undefined) sums.set(labels[i], sum + planes.value[i])
   }
-  return list.map(c => ({ x: c.x, y: c.y, share: c.size / planes.count, bounds: c.bounds, value: sums.get(c.label)! / c.size }))
+  return list.map(c => ({
+    x: c.x,
+    y: c.y,
+    share: c.size / planes.count,
+    bounds: c.bounds,
+    value: sums.get(c.label)! / c.size
+  }))
 }
 
 export const nearBlackPatches = (planes: Planes): Patch[] => patchesOf(nearBlackMask(planes), planes)
@@ -42,7 +54,8 @@ export function chromaticBlacks(value: number, darksTemperature: number): string
 
 /** OKLab lightness is found by bisection so that L* comes out as asked. */
 function blackOf(value: number, hue: number): Rgb {
-  let low = 0, high = 1
+  let low = 0,
+    high = 1
   for (let i = 0; i < 30; i++) {
     const mid = (low + high) / 2
     if (valueOfLinear(fitToGamut(oklabOf(mid, BLACK_CHROMA, hue))) < value) low = mid

@@ -14,7 +14,10 @@ import { measureSeparation } from './separation'
 import { measureTemperature } from './temperature'
 import { measureValue } from './value'
 
-export interface NamedArea { readonly name: string, readonly area: Area }
+export interface NamedArea {
+  readonly name: string
+  readonly area: Area
+}
 
 export interface Source {
   /** File format: png, jpeg, webp, tiff. */
@@ -33,7 +36,17 @@ export interface MeasureOptions {
 }
 
 /** @param raster the working raster (at most 1024 pixels a side). @param planes its planes, when they exist already. */
-export function measurePicture(raster: Raster, source: Source, options: MeasureOptions, planes: Planes = planesOf(raster)): Report {
+export function measurePicture({
+  raster,
+  source,
+  options,
+  planes = planesOf(raster)
+}: {
+  raster: Raster
+  source: Source
+  options: MeasureOptions
+  planes?: Planes
+}): Report {
   const { wheel, focus = null, areas = [], pairs = [] } = options
   return {
     version: REPORT_VERSION,
@@ -49,10 +62,12 @@ export function measurePicture(raster: Raster, source: Source, options: MeasureO
     value: measureValue(planes),
     focus: measureFocus(planes, focus),
     temperature: measureTemperature(planes),
-    harmony: measureHarmony(raster, planes, wheel),
+    harmony: measureHarmony({ raster, planes, wheel }),
     edges: measureEdges(planes, focus),
     composition: measureComposition(planes),
     ...(pairs.length > 0 ? { light: measureLight(pairs, planes, raster) } : {}),
-    ...(areas.length > 0 ? { separation: areas.map(({ name, area }) => measureSeparation(name, area, planes, raster)) } : {})
+    ...(areas.length > 0
+      ? { separation: areas.map(({ name, area }) => measureSeparation({ name, area, planes, raster })) }
+      : {})
   }
 }

@@ -2,7 +2,7 @@
 import { wrapDegrees } from '../numeric/angle'
 
 /** Shares normalised to 1, descending, with Shannon evenness 0–1. Null for fewer than two sectors or no weight. */
-export function proportionOf(sectors: readonly number[]): { shares: number[], evenness: number } | null {
+export function proportionOf(sectors: readonly number[]): { shares: number[]; evenness: number } | null {
   const total = sectors.reduce((p, q) => p + q, 0)
   if (sectors.length < 2 || total === 0) return null
   const shares = sectors.map(s => s / total).sort((p, q) => q - p)
@@ -20,7 +20,8 @@ const LIGHT_VALUES = [9, 8.5, 8, 7, 6, 4.5, 3, 3.5, 4, 5, 6, 7.5] as const
 /** Light value at a painter position, linear between the twelve steps. */
 export function lightValueAt(positionDeg: number): number {
   const steps = wrapDegrees(positionDeg) / 30
-  const i = Math.floor(steps) % 12, t = steps - Math.floor(steps)
+  const i = Math.floor(steps) % 12,
+    t = steps - Math.floor(steps)
   return LIGHT_VALUES[i] + t * (LIGHT_VALUES[(i + 1) % 12] - LIGHT_VALUES[i])
 }
 

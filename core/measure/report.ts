@@ -6,7 +6,10 @@ import type { StepName, WheelName } from '../wheel/steps'
 /** Version of the definitions; raised when a number could change for the same picture. */
 export const REPORT_VERSION = 3
 
-export interface NotMeasurable { readonly kind: 'not-measurable', readonly reason: string }
+export interface NotMeasurable {
+  readonly kind: 'not-measurable'
+  readonly reason: string
+}
 export type Measured<T> = T | NotMeasurable
 
 export const notMeasurable = (reason: string): NotMeasurable => ({ kind: 'not-measurable', reason })
@@ -34,8 +37,8 @@ export interface ValueSection {
   readonly range: number
   readonly median: number
   readonly key: Key
-  readonly thirds: { readonly dark: number, readonly middle: number, readonly light: number }
-  readonly groups: Measured<readonly { readonly value: number, readonly share: number }[]>
+  readonly thirds: { readonly dark: number; readonly middle: number; readonly light: number }
+  readonly groups: Measured<readonly { readonly value: number; readonly share: number }[]>
   readonly nearBlack: number
   readonly nearWhite: number
   readonly verdict: RangeVerdict
@@ -64,7 +67,10 @@ export interface SchemeSection {
   readonly sectors: Measured<readonly number[]>
 }
 
-export interface RankedScheme extends SchemeFit { readonly name: SchemeName, readonly score: number }
+export interface RankedScheme extends SchemeFit {
+  readonly name: SchemeName
+  readonly score: number
+}
 
 export interface Swatch {
   readonly hex: string
@@ -82,8 +88,8 @@ export interface HarmonySection {
   readonly scheme: SchemeSection
   readonly ranking: Measured<readonly RankedScheme[]>
   readonly offScheme: Measured<number>
-  readonly proportion: Measured<{ readonly shares: readonly number[], readonly evenness: number }>
-  readonly saturation: { readonly median: number, readonly p95: number, readonly vivid: number, readonly muted: number }
+  readonly proportion: Measured<{ readonly shares: readonly number[]; readonly evenness: number }>
+  readonly saturation: { readonly median: number; readonly p95: number; readonly vivid: number; readonly muted: number }
   readonly palette: readonly Swatch[]
 }
 
@@ -101,9 +107,24 @@ export interface TemperatureSection {
   readonly darkest: number
 }
 
-export interface Causes { readonly value: number, readonly chroma: number, readonly hue: number, readonly detail: number, readonly orientation: number }
-export interface Peak { readonly x: number, readonly y: number, readonly strength: number, readonly causes: Causes }
-export interface Spot { readonly x: number, readonly y: number, readonly share: number }
+export interface Causes {
+  readonly value: number
+  readonly chroma: number
+  readonly hue: number
+  readonly detail: number
+  readonly orientation: number
+}
+export interface Peak {
+  readonly x: number
+  readonly y: number
+  readonly strength: number
+  readonly causes: Causes
+}
+export interface Spot {
+  readonly x: number
+  readonly y: number
+  readonly share: number
+}
 
 /** What a given focal area adds. */
 export interface FocusAreaSection {
@@ -123,13 +144,21 @@ export interface FocusSection extends Partial<FocusAreaSection> {
   readonly vivid: readonly Spot[]
 }
 
-export interface EdgeProfile { readonly focus: Measured<number>, readonly near: Measured<number>, readonly rest: Measured<number> }
-export interface EdgesSection { readonly lineDependence: Measured<number>, readonly sharpness: EdgeProfile, readonly detail: EdgeProfile }
+export interface EdgeProfile {
+  readonly focus: Measured<number>
+  readonly near: Measured<number>
+  readonly rest: Measured<number>
+}
+export interface EdgesSection {
+  readonly lineDependence: Measured<number>
+  readonly sharpness: EdgeProfile
+  readonly detail: EdgeProfile
+}
 
 export interface CompositionSection {
   readonly symmetry: Measured<number>
   readonly horizon: Measured<number>
-  readonly balance: Measured<{ readonly x: number, readonly y: number }>
+  readonly balance: Measured<{ readonly x: number; readonly y: number }>
 }
 
 export interface MaterialLight {
@@ -149,7 +178,10 @@ export interface MaterialLight {
   /** L* by which the shadow family reaches into the light family; 0 when it does not. */
   readonly overlap: number
 }
-export interface LightSection { readonly consensus: readonly [number, number, number], readonly materials: readonly Measured<MaterialLight>[] }
+export interface LightSection {
+  readonly consensus: readonly [number, number, number]
+  readonly materials: readonly Measured<MaterialLight>[]
+}
 
 export interface Separation {
   readonly name: string

@@ -23,22 +23,31 @@ export interface Fit {
 }
 
 /** For each degree from the rotation: nearest sector, distance to its centre, and whether inside. */
-interface Template { readonly scheme: Scheme, readonly sector: Uint8Array, readonly distance: Float64Array, readonly inside: Uint8Array }
+interface Template {
+  readonly scheme: Scheme
+  readonly sector: Uint8Array
+  readonly distance: Float64Array
+  readonly inside: Uint8Array
+}
 
-const TEMPLATES: ReadonlyMap<SectorScheme, Template> = new Map(SCHEMES.map(scheme => {
-  const sector = new Uint8Array(360), distance = new Float64Array(360).fill(360), inside = new Uint8Array(360)
-  for (let deg = 0; deg < 360; deg++) {
-    scheme.sectors.forEach(({ centre, half }, index) => {
-      const d = Math.abs(((deg - centre + 540) % 360) - 180)
-      if (d < distance[deg]) {
-        distance[deg] = d
-        sector[deg] = index
-        inside[deg] = d <= half ? 1 : 0
-      }
-    })
-  }
-  return [scheme.name, { scheme, sector, distance, inside }] as const
-}))
+const TEMPLATES: ReadonlyMap<SectorScheme, Template> = new Map(
+  SCHEMES.map(scheme => {
+    const sector = new Uint8Array(360),
+      distance = new Float64Array(360).fill(360),
+      inside = new Uint8Array(360)
+    for (let deg = 0; deg < 360; deg++) {
+      scheme.sectors.forEach(({ centre, half }, index) => {
+        const d = Math.abs(((deg - centre + 540) % 360) - 180)
+        if (d < distance[deg]) {
+          distance[deg] = d
+          sector[deg] = index
+          inside[deg] = d <= half ? 1 : 0
+        }
+      })
+    }
+    return [scheme.name, { scheme, sector, distance, inside }] as const
+  })
+)
 
 /**
  * One scheme at one rotation. @param weight coloured weight in 1° bins centred on whole degrees,
@@ -47,7 +56,8 @@ const TEMPLATES: ReadonlyMap<SectorScheme, Template> = new Map(SCHEMES.map(schem
 export function fitAt(name: SectorScheme, weight: Float64Array, rotation: number): Fit {
   const { scheme, sector, distance, inside } = TEMPLATES.get(name)!
   const sectors = new Array<number>(scheme.sectors.length).fill(0)
-  let total = 0, away = 0
+  let total = 0,
+    away = 0
   for (let bin = 0; bin < 360; bin++) {
     const w = weight[bin]
     if (w === 0) continue
@@ -59,33 +69,50 @@ export function fitAt(name: SectorScheme, weight: Float64Array, rotation: number
   const shares = sectors.map(s => s / total)
   const coverage = shares.reduce((p, q) => p + q, 0)
   const mean = away / total
-  return { name, rotation, coverage, sectors: shares, distance: mean, score: coverage - (0.3 * scheme.width) / 360 - mean / 500 }
+  return {
+    name,
+    rotation,
+    coverage,
+    sectors: shares,
+    distance: mean,
+    score: coverage - (0.3 * scheme.width) / 360 - mean / 500
+  }
 }
 
 /** Coloured weight inside a scheme's sectors at each whole rotation: no sectors overlap, so each is a difference of running sums. */
 function coverageAt({ sectors }: Scheme, weight: Float64Array): Float64Array {
   const running = new Float64Array(1081)
   for (let i = 0; i < 1080; i++) running[i + 1] = running[i] + weight[i % 360]
-  return Float64Array.from({ length: 360 }, (_, rotation) => sectors.reduce((sum, { centre, half }) => {
-    const middle = ((rotation + centre) % 360) + 360, reach = Math.floor(half)
-    return sum + running[middle + reach + 1] - running[middle - reach]
-  }, 0))
+  return Float64Array.from({ length: 360 }, (_, rotation) =>
+    sectors.reduce((sum, { centre, half }) => {
+      const middle = ((rotation + centre) % 360) + 360,
+        reach = Math.floor(half)
+      return sum + running[middle + reach + 1] - running[middle - reach]
+    }, 0)
+  )
 }
 
 /** The rotation that covers most; of equal ones, that with the least mean distance to the centres. */
 export function bestFit(name: SectorScheme, weight: Float64Array): Fit {
-  const total = weight.reduce((p, q) => p + q, 0), covered = coverageAt(TEMPLATES.get(name)!.scheme, weight)
+  const total = weight.reduce((p, q) => p + q, 0),
+    covered = coverageAt(TEMPLATES.get(name)!.scheme, weight)
   const most = covered.reduce((p, q) => Math.max(p, q), 0)
   let best: Fit | null = null
   for (let rotation = 0; rotation < 360; rotation++) {
     if (covered[rotation] < most - 2 * SAME * total) continue
     const fit = fitAt(name, weight, rotation)
-    if (!best || fit.coverage > best.coverage + SAME || (fit.coverage > best.coverage - SAME && fit.distance < best.distance - SAME)) best = fit
+    if (
+      !best
+      || fit.coverage > best.coverage + SAME
+      || (fit.coverage > best.coverage - SAME && fit.distance < best.distance - SAME)
+    )
+      best = fit
   }
   return best!
 }
 
-export const holds = (fit: Fit): boolean => fit.coverage >= HOLDS.coverage - SAME && fit.sectors.every(s => s >= HOLDS.sector - SAME)
+export const holds = (fit: Fit): boolean =>
+  fit.coverage >= HOLDS.coverage - SAME && fit.sectors.every(s => s >= HOLDS.sector - SAME)
 
 /** All schemes at their best rotation, highest score first. */
 export function rankSchemes(weight: Float64Array): Fit[] {

@@ -30,9 +30,17 @@ export interface AreaMean {
 export function meanOf(spans: Spans, planes: Planes, { data }: Raster): AreaMean | null {
   const { width, value, lightness, a, b, mask } = planes
   const linear = LINEAR_OF_BYTE
-  let n = 0, sv = 0, sl = 0, sa = 0, sb = 0, red = 0, green = 0, blue = 0
+  let n = 0,
+    sv = 0,
+    sl = 0,
+    sa = 0,
+    sb = 0,
+    red = 0,
+    green = 0,
+    blue = 0
   for (let r = 0; r < spans.rows.length; r++) {
-    const row = spans.rows[r], base = (spans.top + r) * width
+    const row = spans.rows[r],
+      base = (spans.top + r) * width
     for (let s = 0; s < row.length; s += 2) {
       for (let i = base + row[s], end = base + row[s + 1]; i < end; i++) {
         if (mask[i] === 0) continue
@@ -48,11 +56,16 @@ export function meanOf(spans: Spans, planes: Planes, { data }: Raster): AreaMean
       }
     }
   }
-  return n === 0 ? null : { pixels: n, value: sv / n, oklab: [sl / n, sa / n, sb / n], linear: [red / n, green / n, blue / n] }
+  return n === 0
+    ? null
+    : { pixels: n, value: sv / n, oklab: [sl / n, sa / n, sb / n], linear: [red / n, green / n, blue / n] }
 }
 
-export const merges = (deltaValue: number, deltaE: number, standard: { value: number, deltaE: number } = MERGE_STANDARD): boolean =>
-  Math.abs(deltaValue) < standard.value && deltaE < standard.deltaE
+export const merges = (
+  deltaValue: number,
+  deltaE: number,
+  standard: { value: number; deltaE: number } = MERGE_STANDARD
+): boolean => Math.abs(deltaValue) < standard.value && deltaE < standard.deltaE
 
 /** Compares two means in the terms of a separation. */
 export function compareMeans(name: string, area: AreaMean, other: AreaMean): Separation {
@@ -70,8 +83,18 @@ export function compareMeans(name: string, area: AreaMean, other: AreaMean): Sep
 }
 
 /** An area against the ring around it. */
-export function measureSeparation(name: string, area: Area, planes: Planes, raster: Raster): Measured<Separation> {
-  const spans = spansOf(area, planes.width, planes.height)
+export function measureSeparation({
+  name,
+  area,
+  planes,
+  raster
+}: {
+  name: string
+  area: Area
+  planes: Planes
+  raster: Raster
+}): Measured<Separation> {
+  const spans = spansOf(area, planes)
   const inside = meanOf(spans, planes, raster)
   if (!inside) return notMeasurable(`"${name}" holds no pixel of the picture`)
   const ring = meanOf(ringOf(spans, RING_SHARE * diagonalOf(planes)), planes, raster)

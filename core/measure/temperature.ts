@@ -38,26 +38,38 @@ export function measureTemperature(planes: Planes): Measured<TemperatureSection>
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const { a, b, value, mask, values, count } = planes
   // Temperatures are summed by the bins of value, from which the lights and the darks are read.
-  const sums = new Float64Array(values.counts.length), perStep = 1 / values.step
-  const perAxis = TEMPERATURE_PER_AXIS, neither = NEITHER_BELOW
-  let warm = 0, cool = 0
+  const sums = new Float64Array(values.counts.length),
+    perStep = 1 / values.step
+  const perAxis = TEMPERATURE_PER_AXIS,
+    neither = NEITHER_BELOW
+  let warm = 0,
+    cool = 0
   for (let i = 0; i < value.length; i++) {
-    const measured = mask[i], full = perAxis * (a[i] + b[i])
+    const measured = mask[i],
+      full = perAxis * (a[i] + b[i])
     const t = full > 100 ? 100 : full < -100 ? -100 : full
     warm += t >= neither ? measured : 0
     cool += t <= -neither ? measured : 0
     sums[(value[i] * perStep + 0.5) | 0] += measured * t
   }
   const meanBetween = (low: number, high: number): number => {
-    let sum = 0, n = 0
-    for (let bin = Math.max(0, Math.ceil(low * perStep - 0.1)), last = Math.min(sums.length - 1, Math.floor(high * perStep + 0.1)); bin <= last; bin++) {
+    let sum = 0,
+      n = 0
+    for (
+      let bin = Math.max(0, Math.ceil(low * perStep - 0.1)),
+        last = Math.min(sums.length - 1, Math.floor(high * perStep + 0.1));
+      bin <= last;
+      bin++
+    ) {
       sum += sums[bin]
       n += values.counts[bin]
     }
     return sum / n
   }
-  const mean = meanBetween(0, 101), lights = meanBetween(percentile(values, 2 / 3), 101)
-  const darks = meanBetween(0, percentile(values, 1 / 3)), darkest = meanBetween(0, percentile(values, 0.1))
+  const mean = meanBetween(0, 101),
+    lights = meanBetween(percentile(values, 2 / 3), 101)
+  const darks = meanBetween(0, percentile(values, 1 / 3)),
+    darkest = meanBetween(0, percentile(values, 0.1))
   return {
     mean: round1(mean),
     warm: round3(warm / count),
@@ -81,9 +93,16 @@ export interface AreaTemperature {
 
 /** Temperature of a marked area against the scene and against the ring around it. Null where either holds no pixel. */
 export function areaTemperature(area: Area, planes: Planes, raster: Raster): AreaTemperature | null {
-  const spans = spansOf(area, planes.width, planes.height)
-  const inside = meanOf(spans, planes, raster), around = meanOf(ringOf(spans, RING_SHARE * diagonalOf(planes)), planes, raster)
-  return inside && around && {
-    own: temperatureOf(inside.oklab), scene: sceneTemperature(planes), ring: temperatureOf(around.oklab), neutral: chromaOf(inside.oklab) < NEUTRAL_CHROMA
-  }
+  const spans = spansOf(area, planes)
+  const inside = meanOf(spans, planes, raster),
+    around = meanOf(ringOf(spans, RING_SHARE * diagonalOf(planes)), planes, raster)
+  return (
+    inside
+    && around && {
+      own: temperatureOf(inside.oklab),
+      scene: sceneTemperature(planes),
+      ring: temperatureOf(around.oklab),
+      neutral: chromaOf(inside.oklab) < NEUTRAL_CHROMA
+    }
+  )
 }

@@ -9,7 +9,8 @@ import { isMeasured } from './report'
 export const THUMBNAIL_EDGE = 160
 
 function variance({ value, mask, count }: Planes): number {
-  let sum = 0, square = 0
+  let sum = 0,
+    square = 0
   for (let i = 0; i < value.length; i++) {
     if (!mask[i]) continue
     sum += value[i]
@@ -32,6 +33,9 @@ export function readThumbnail(raster: Raster, planes: Planes, focus: Area | null
   const section = focus && measureFocus(small, focus)
   return {
     kept: whole < 1e-3 ? null : Math.min(1, variance(small) / whole),
-    focusHolds: section && isMeasured(section) ? section.rank !== undefined && isMeasured(section.rank) && section.rank <= 2 : null
+    focusHolds:
+      section && isMeasured(section)
+        ? section.rank !== undefined && isMeasured(section.rank) && section.rank <= 2
+        : null
   }
 }

@@ -22,13 +22,16 @@ export interface ValueGroup {
   readonly from: number
 }
 
-export const rangeVerdict = (range: number, standard: { full: number, moderate: number } = RANGE_STANDARD): RangeVerdict =>
-  range >= standard.full ? 'full' : range >= standard.moderate ? 'moderate' : 'narrow'
+export const rangeVerdict = (
+  range: number,
+  standard: { full: number; moderate: number } = RANGE_STANDARD
+): RangeVerdict => (range >= standard.full ? 'full' : range >= standard.moderate ? 'moderate' : 'narrow')
 
 export const keyOf = (median: number): Key => (median < 40 ? 'low' : median > 60 ? 'high' : 'middle')
 
 /** Counts and value sums of the measured pixels in 256 bins of 100/256 L*. */
-export const valueHistogram = (d: Distribution): { counts: Float64Array, sums: Float64Array, total: number } => coarsen(d, 100, VALUE_BINS)
+export const valueHistogram = (d: Distribution): { counts: Float64Array; sums: Float64Array; total: number } =>
+  coarsen(d, 100, VALUE_BINS)
 
 /**
  * Natural groups of the value histogram. @param wanted a number of groups 2–6, or null for the
@@ -39,10 +42,12 @@ export function valueGroups(d: Distribution, wanted: number | null = null): Valu
   const positions = Float64Array.from(counts, (c, i) => (c > 0 ? sums[i] / c : 0))
   const options = naturalBreaks(counts, positions, 6).slice(1)
   if (options.length === 0) return []
-  const chosen = (wanted === null ? options.find(o => o.explained >= 0.95) : options[wanted - 2]) ?? options[options.length - 1]
+  const chosen =
+    (wanted === null ? options.find(o => o.explained >= 0.95) : options[wanted - 2]) ?? options[options.length - 1]
   return chosen.starts.map((start, g) => {
     const end = chosen.starts[g + 1] ?? VALUE_BINS
-    let count = 0, sum = 0
+    let count = 0,
+      sum = 0
     for (let bin = start; bin < end; bin++) {
       count += counts[bin]
       sum += sums[bin]
@@ -53,14 +58,16 @@ export function valueGroups(d: Distribution, wanted: number | null = null): Valu
 
 /** Pixels of flat black: very dark and without colour. */
 export function nearBlackMask({ value, chroma, mask }: Planes): Uint8Array {
-  const inside = new Uint8Array(mask.length), bound = NEAR_BLACK
+  const inside = new Uint8Array(mask.length),
+    bound = NEAR_BLACK
   for (let i = 0; i < mask.length; i++) if (value[i] < bound.value && chroma[i] < bound.chroma) inside[i] = mask[i]
   return inside
 }
 
 /** Pixels of bare white: very light and without colour. */
 export function nearWhiteMask({ value, chroma, mask }: Planes): Uint8Array {
-  const inside = new Uint8Array(mask.length), bound = NEAR_WHITE
+  const inside = new Uint8Array(mask.length),
+    bound = NEAR_WHITE
   for (let i = 0; i < mask.length; i++) if (value[i] > bound.value && chroma[i] < bound.chroma) inside[i] = mask[i]
   return inside
 }
@@ -68,10 +75,14 @@ export function nearWhiteMask({ value, chroma, mask }: Planes): Uint8Array {
 export function measureValue(planes: Planes): Measured<ValueSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const d = planes.values
-  const darkest = percentile(d, 0.01), lightest = percentile(d, 0.99), median = percentile(d, 0.5)
-  const dark = shareBelow(d, 33.3), notLight = shareBelow(d, 66.71)
+  const darkest = percentile(d, 0.01),
+    lightest = percentile(d, 0.99),
+    median = percentile(d, 0.5)
+  const dark = shareBelow(d, 33.3),
+    notLight = shareBelow(d, 66.71)
   const groups = valueGroups(d)
-  let black = 0, white = 0
+  let black = 0,
+    white = 0
   const { value, chroma, mask, count } = planes
   for (let i = 0; i < value.length; i++) {
     const v = value[i]
@@ -85,7 +96,10 @@ export function measureValue(planes: Planes): Measured<ValueSection> {
     median: round1(median),
     key: keyOf(median),
     thirds: { dark: round3(dark), middle: round3(notLight - dark), light: round3(1 - notLight) },
-    groups: groups.length > 0 ? groups.map(g => ({ value: round1(g.value), share: round3(g.share) })) : notMeasurable('the picture has only one value'),
+    groups:
+      groups.length > 0
+        ? groups.map(g => ({ value: round1(g.value), share: round3(g.share) }))
+        : notMeasurable('the picture has only one value'),
     nearBlack: round3(black / count),
     nearWhite: round3(white / count),
     verdict: rangeVerdict(lightest - darkest)

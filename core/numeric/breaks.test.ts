@@ -37,19 +37,24 @@ describe('natural breaks', () => {
 
   it('part clear groups where the gap is, and stop at the number of filled bins', () => {
     const counts = [0, 5, 5, 0, 0, 0, 9, 0, 0, 4]
-    const breaks = naturalBreaks(counts, counts.map((_, i) => i), 6)
+    const breaks = naturalBreaks(
+      counts,
+      counts.map((_, i) => i),
+      6
+    )
     expect(breaks).toHaveLength(4)
     expect(breaks[2].starts).toEqual([0, 6, 9])
   })
 })
 
-describe('Otsu\'s threshold', () => {
+describe("Otsu's threshold", () => {
   it('is the cut with the least within-class variance, by exhaustive search', () => {
     for (let seed = 30; seed < 60; seed++) {
       const counts = humps(seed)
       const samples = counts.flatMap((n, i) => new Array<number>(n).fill(i))
       const within = (cut: number): number => {
-        const dark = samples.filter(x => x < cut), light = samples.filter(x => x >= cut)
+        const dark = samples.filter(x => x < cut),
+          light = samples.filter(x => x >= cut)
         return dark.length && light.length ? squares(dark) + squares(light) : Infinity
       }
       const least = Math.min(...counts.map((_, cut) => within(cut)))

@@ -19,10 +19,13 @@ export function naturalBreaks(counts: ArrayLike<number>, positions: ArrayLike<nu
   const filled: number[] = []
   for (let i = 0; i < counts.length; i++) if (counts[i] > 0) filled.push(i)
   const n = filled.length
-  const w = new Float64Array(n + 1), s = new Float64Array(n + 1), q = new Float64Array(n + 1)
+  const w = new Float64Array(n + 1),
+    s = new Float64Array(n + 1),
+    q = new Float64Array(n + 1)
   const origin = n ? positions[filled[0]] : 0 // sums of squares about zero would lose digits
   for (let i = 0; i < n; i++) {
-    const c = counts[filled[i]], x = positions[filled[i]] - origin
+    const c = counts[filled[i]],
+      x = positions[filled[i]] - origin
     w[i + 1] = w[i] + c
     s[i + 1] = s[i] + c * x
     q[i + 1] = q[i] + c * x * x
@@ -38,7 +41,8 @@ export function naturalBreaks(counts: ArrayLike<number>, positions: ArrayLike<nu
   const result: Breaks[] = []
   for (let k = 1; k <= Math.min(most, n); k++) {
     if (k > 1) {
-      const next = new Float64Array(n + 1), cut = new Int32Array(n + 1)
+      const next = new Float64Array(n + 1),
+        cut = new Int32Array(n + 1)
       for (let j = k; j <= n; j++) {
         let least = Infinity
         for (let i = k - 1; i < j; i++) {
@@ -69,12 +73,15 @@ export function naturalBreaks(counts: ArrayLike<number>, positions: ArrayLike<nu
  * @returns the first bin of the light class, or null when only one bin is filled.
  */
 export function otsuThreshold(counts: ArrayLike<number>): number | null {
-  let weight = 0, sum = 0
+  let weight = 0,
+    sum = 0
   for (let i = 0; i < counts.length; i++) {
     weight += counts[i]
     sum += i * counts[i]
   }
-  let dark = 0, darkSum = 0, best = 0
+  let dark = 0,
+    darkSum = 0,
+    best = 0
   let threshold: number | null = null
   for (let i = 0; i < counts.length - 1; i++) {
     dark += counts[i]

@@ -26,7 +26,8 @@ export interface Grid {
 
 /** An empty grid with its margins. @throws RangeError for a radius outside 1–3. */
 export function createGrid(width: number, height: number, radius: number): Grid {
-  if (!(radius >= 1 && radius <= RADIUS_MOST)) throw new RangeError(`a closing of radius ${radius} is not between 1 and ${RADIUS_MOST}`)
+  if (!(radius >= 1 && radius <= RADIUS_MOST))
+    throw new RangeError(`a closing of radius ${radius} is not between 1 and ${RADIUS_MOST}`)
   const stride = ((width + 2 * radius + 3) & ~3) + 4
   return { width, height, radius, stride, bytes: new Uint8Array(stride * (height + 2 * radius)) }
 }
@@ -40,15 +41,18 @@ function larger(p: number, q: number): number {
 /** Shifts that grow a window of 1 to 2r + 1. */
 function growth(radius: number): number[] {
   const shifts: number[] = []
-  for (let covered = 1; covered < 2 * radius + 1; covered += shifts[shifts.length - 1]) shifts.push(Math.min(covered, 2 * radius + 1 - covered))
+  for (let covered = 1; covered < 2 * radius + 1; covered += shifts[shifts.length - 1])
+    shifts.push(Math.min(covered, 2 * radius + 1 - covered))
   return shifts
 }
 
 /** Each number becomes the greatest of itself and those up to `2 · radius` after it, along rows, then along columns. */
 function growForward(words: Int32Array, stride: number, shifts: readonly number[]): void {
   for (const shift of shifts) {
-    const right = 8 * shift, left = 32 - right
-    for (let i = 0, last = words.length - 1; i < last; i++) words[i] = larger(words[i], (words[i] >>> right) | (words[i + 1] << left))
+    const right = 8 * shift,
+      left = 32 - right
+    for (let i = 0, last = words.length - 1; i < last; i++)
+      words[i] = larger(words[i], (words[i] >>> right) | (words[i + 1] << left))
   }
   for (const shift of shifts) {
     const away = shift * stride
@@ -59,8 +63,10 @@ function growForward(words: Int32Array, stride: number, shifts: readonly number[
 /** Likewise with those before it. */
 function growBackward(words: Int32Array, stride: number, shifts: readonly number[]): void {
   for (const shift of shifts) {
-    const left = 8 * shift, right = 32 - left
-    for (let i = words.length - 1; i > 0; i--) words[i] = larger(words[i], (words[i] << left) | (words[i - 1] >>> right))
+    const left = 8 * shift,
+      right = 32 - left
+    for (let i = words.length - 1; i > 0; i--)
+      words[i] = larger(words[i], (words[i] << left) | (words[i - 1] >>> right))
     words[0] = larger(words[0], words[0] << left)
   }
   for (const shift of shifts) {
@@ -71,7 +77,9 @@ function growBackward(words: Int32Array, stride: number, shifts: readonly number
 
 /** Closes a grid in place. The margins hold no meaning afterwards. */
 export function closeGrid({ width, height, radius, stride, bytes }: Grid): void {
-  const words = new Int32Array(bytes.buffer), rowWords = stride >> 2, shifts = growth(radius)
+  const words = new Int32Array(bytes.buffer),
+    rowWords = stride >> 2,
+    shifts = growth(radius)
   growForward(words, rowWords, shifts)
   for (let i = 0; i < words.length; i++) words[i] ^= LOW
   // A window centred outside the picture is none: clear again what the growth left in the margins.

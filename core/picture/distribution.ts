@@ -14,9 +14,14 @@ export interface Distribution {
  * @param high highest value; numbers outside land in the end bins.
  * @param bins bins wide enough to hold the wanted accuracy: values use 0.01 L*.
  */
-export function distributionOf(plane: Float32Array, mask: Uint8Array, low: number, high: number, bins: number): Distribution {
+export function distributionOf(
+  plane: Float32Array,
+  mask: Uint8Array,
+  { low, high, bins }: { readonly low: number; readonly high: number; readonly bins: number }
+): Distribution {
   const counts = new Uint32Array(bins)
-  const perUnit = bins / (high - low), last = bins - 1
+  const perUnit = bins / (high - low),
+    last = bins - 1
   const shift = 0.5 - low * perUnit // bins are centred on their value
   for (let i = 0; i < plane.length; i++) {
     const bin = (plane[i] * perUnit + shift) | 0
@@ -27,7 +32,8 @@ export function distributionOf(plane: Float32Array, mask: Uint8Array, low: numbe
 }
 
 /** Value planes at 0.01 L*. */
-export const valueDistribution = (value: Float32Array, mask: Uint8Array): Distribution => distributionOf(value, mask, 0, 100.01, 10001)
+export const valueDistribution = (value: Float32Array, mask: Uint8Array): Distribution =>
+  distributionOf(value, mask, { low: 0, high: 100.01, bins: 10001 })
 
 /**
  * Percentile with linear interpolation between ranks (Hyndman and Fan 1996, type 7).
@@ -65,8 +71,13 @@ export function meanDeviation({ low, step, counts, total }: Distribution, level:
 }
 
 /** Sums neighbouring bins into `bins` coarse ones: what the value rule draws and natural breaks read. */
-export function coarsen({ low, step, counts, total }: Distribution, high: number, bins: number): { counts: Float64Array, sums: Float64Array, total: number } {
-  const coarse = new Float64Array(bins), sums = new Float64Array(bins)
+export function coarsen(
+  { low, step, counts, total }: Distribution,
+  high: number,
+  bins: number
+): { counts: Float64Array; sums: Float64Array; total: number } {
+  const coarse = new Float64Array(bins),
+    sums = new Float64Array(bins)
   for (let bin = 0; bin < counts.length; bin++) {
     if (counts[bin] === 0) continue
     const value = low + bin * step

@@ -4,7 +4,7 @@ import type { Planes } from './planes'
 /** @param make a plain function of the planes. @returns it, remembering its answers. */
 export function perPlanes<T extends object>(make: (planes: Planes) => T): (planes: Planes) => T {
   const made = new WeakMap<Planes, T>()
-  return (planes) => {
+  return planes => {
     const known = made.get(planes) ?? make(planes)
     made.set(planes, known)
     return known

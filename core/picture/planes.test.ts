@@ -9,8 +9,10 @@ import { reduceTo } from './resample'
 import { orient } from './orient'
 
 export function noise(width: number, height: number, seed: number): Raster {
-  const random = seededRandom(seed), raster = createRaster(width, height)
-  for (let i = 0; i < raster.data.length; i++) raster.data[i] = i % 4 === 3 ? (random() < 0.2 ? 0 : 255) : Math.floor(256 * random() ** 2)
+  const random = seededRandom(seed),
+    raster = createRaster(width, height)
+  for (let i = 0; i < raster.data.length; i++)
+    raster.data[i] = i % 4 === 3 ? (random() < 0.2 ? 0 : 255) : Math.floor(256 * random() ** 2)
   return raster
 }
 
@@ -34,7 +36,7 @@ describe('reduction', () => {
     expect([...reduceTo({ ...board, channels: 4 }, 2, 2).data]).toEqual(new Array(4).fill([188, 188, 188, 255]).flat())
   })
 
-  it('weighs partly covered pixels by their cover, and never lets a clear pixel\'s colour out', () => {
+  it("weighs partly covered pixels by their cover, and never lets a clear pixel's colour out", () => {
     const three = createRaster(3, 1)
     three.data.set([255, 0, 0, 0, 0, 0, 255, 255, 0, 0, 255, 255])
     const [first, second] = [0, 4].map(at => [...reduceTo({ ...three, channels: 4 }, 2, 1).data.subarray(at, at + 4)])
@@ -45,7 +47,8 @@ describe('reduction', () => {
   it('keeps the mean light of any picture', () => {
     const source = noise(97, 61, 2)
     for (let i = 3; i < source.data.length; i += 4) source.data[i] = 255
-    const mean = (r: Raster): number => r.data.reduce((sum, byte, i) => (i % 4 === 1 ? sum + LINEAR_OF_BYTE[byte] : sum), 0) / (r.data.length / 4)
+    const mean = (r: Raster): number =>
+      r.data.reduce((sum, byte, i) => (i % 4 === 1 ? sum + LINEAR_OF_BYTE[byte] : sum), 0) / (r.data.length / 4)
     expect(Math.abs(mean(reduceTo({ ...source, channels: 4 }, 40, 25)) - mean(source))).toBeLessThan(2e-3)
   })
 })
@@ -53,6 +56,21 @@ describe('reduction', () => {
 it('turns by each EXIF orientation as the standard draws it (EXIF 2.32, 0x0112)', () => {
   const raster = createRaster(2, 3)
   'abcdef'.split('').forEach((_, i) => raster.data.set([i, 0, 0, 255], i * 4))
-  const shown = (o: number): string => { const r = orient(raster, o); return `${r.width}:${[...r.data].filter((_, i) => i % 4 === 0).map(v => 'abcdef'[v]).join('')}` }
-  expect([1, 2, 3, 4, 5, 6, 7, 8].map(shown)).toEqual(['2:abcdef', '2:badcfe', '2:fedcba', '2:efcdab', '3:acebdf', '3:ecafdb', '3:fdbeca', '3:bdface'])
+  const shown = (o: number): string => {
+    const r = orient(raster, o)
+    return `${r.width}:${[...r.data]
+      .filter((_, i) => i % 4 === 0)
+      .map(v => 'abcdef'[v])
+      .join('')}`
+  }
+  expect([1, 2, 3, 4, 5, 6, 7, 8].map(shown)).toEqual([
+    '2:abcdef',
+    '2:badcfe',
+    '2:fedcba',
+    '2:efcdab',
+    '3:acebdf',
+    '3:ecafdb',
+    '3:fdbeca',
+    '3:bdface'
+  ])
 })

@@ -38,7 +38,7 @@ const CHROMA_LIMIT = 0.4
  * Straight lines through a curve on 0–1: entry i holds where its line meets zero and its slope per step,
  * so that reading takes no subtraction.
  */
-function linesOf(curve: (x: number) => number, steps: number): { start: Float64Array, slope: Float64Array } {
+function linesOf(curve: (x: number) => number, steps: number): { start: Float64Array; slope: Float64Array } {
   const at = (step: number): number => curve(step / steps)
   const slope = Float64Array.from({ length: steps + 1 }, (_, i) => at(i + 1) - at(i))
   // Lifted by half of what the curve rises over the middle of its chord, a line errs half as much, to both sides; black stays exact.
@@ -61,13 +61,29 @@ const STEPPED_LUMINANCE = LUMINANCE.map(weight => (weight * VALUE_STEPS) / (ROOT
  * arrays are caller-given and of equal pixel count. One pass: the bytes are decoded once, and products
  * are cheaper than look-ups. An exact grey gets exact zeros, so that noise never becomes a hue.
  */
-export function fillColour(data: Uint8ClampedArray, value: Float32Array, lightness: Float32Array, a: Float32Array, b: Float32Array): void {
+export function fillColour(
+  data: Uint8ClampedArray,
+  value: Float32Array,
+  lightness: Float32Array,
+  a: Float32Array,
+  b: Float32Array
+): void {
   // Held in locals, the tables stay in registers for the whole loop.
-  const words = wordsOf(data), linear = STEPPED_LINEAR, rootStart = ROOT.start, rootSlope = ROOT.slope
-  const valueStart = VALUE.start, valueSlope = VALUE.slope, [weightR, weightG, weightB] = STEPPED_LUMINANCE
+  const words = wordsOf(data),
+    linear = STEPPED_LINEAR,
+    rootStart = ROOT.start,
+    rootSlope = ROOT.slope
+  const valueStart = VALUE.start,
+    valueSlope = VALUE.slope,
+    [weightR, weightG, weightB] = STEPPED_LUMINANCE
   for (let i = 0, n = words.length; i < n; i++) {
-    const word = words[i], red = word & 255, green = (word >>> 8) & 255, blue = (word >>> 16) & 255
-    const R = linear[red], G = linear[green], B = linear[blue]
+    const word = words[i],
+      red = word & 255,
+      green = (word >>> 8) & 255,
+      blue = (word >>> 16) & 255
+    const R = linear[red],
+      G = linear[green],
+      B = linear[blue]
     const Y = weightR * R + weightG * G + weightB * B
     const x = Math.sqrt(0.4122214708 * R + 0.5363325363 * G + 0.0514459929 * B)
     const y = Math.sqrt(0.2119034982 * R + 0.6806995451 * G + 0.1073969566 * B)
@@ -91,19 +107,35 @@ export function fillColour(data: Uint8ClampedArray, value: Float32Array, lightne
 export function planesOf(raster: Raster): Planes {
   const { width, height, data } = raster
   const size = width * height
-  const value = new Float32Array(size), lightness = new Float32Array(size)
-  const a = new Float32Array(size), b = new Float32Array(size)
+  const value = new Float32Array(size),
+    lightness = new Float32Array(size)
+  const a = new Float32Array(size),
+    b = new Float32Array(size)
   fillColour(data, value, lightness, a, b)
-  const chroma = new Float32Array(size), mask = new Uint8Array(size)
+  const chroma = new Float32Array(size),
+    mask = new Uint8Array(size)
   fillChroma(a, b, chroma)
   fillMask(wordsOf(data), mask)
   const values = valueDistribution(value, mask)
-  return { width, height, count: values.total, mask, value, lightness, a, b, chroma, values, chromas: distributionOf(chroma, mask, 0, CHROMA_LIMIT, CHROMA_LIMIT * 10_000) }
+  return {
+    width,
+    height,
+    count: values.total,
+    mask,
+    value,
+    lightness,
+    a,
+    b,
+    chroma,
+    values,
+    chromas: distributionOf(chroma, mask, { low: 0, high: CHROMA_LIMIT, bins: CHROMA_LIMIT * 10_000 })
+  }
 }
 
 function fillChroma(a: Float32Array, b: Float32Array, chroma: Float32Array): void {
   for (let i = 0; i < chroma.length; i++) {
-    const x = a[i], y = b[i]
+    const x = a[i],
+      y = b[i]
     chroma[i] = Math.sqrt(x * x + y * y)
   }
 }

@@ -7,7 +7,7 @@ import { encodeByte, LINEAR_OF_BYTE } from '../colour/srgb'
 import type { Raster } from './raster'
 
 /** Size with the long edge at most `edge`; smaller pictures stay as they are. */
-export function fitWithin(width: number, height: number, edge: number): { width: number, height: number } {
+export function fitWithin(width: number, height: number, edge: number): { width: number; height: number } {
   const scale = edge / Math.max(width, height)
   if (scale >= 1) return { width, height }
   return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) }
@@ -22,15 +22,24 @@ export interface SourcePixels {
 }
 
 /** Cover of the source along one axis: for each target cell its first source cell, its count, and the weights. */
-interface Cover { readonly first: Int32Array, readonly count: Int32Array, readonly weight: Float32Array, readonly stride: number }
+interface Cover {
+  readonly first: Int32Array
+  readonly count: Int32Array
+  readonly weight: Float32Array
+  readonly stride: number
+}
 
 function coverOf(source: number, target: number): Cover {
   const ratio = source / target
   const stride = Math.ceil(ratio) + 1
-  const first = new Int32Array(target), count = new Int32Array(target), weight = new Float32Array(target * stride)
+  const first = new Int32Array(target),
+    count = new Int32Array(target),
+    weight = new Float32Array(target * stride)
   for (let t = 0; t < target; t++) {
-    const from = t * ratio, to = Math.min(source, from + ratio)
-    const start = Math.floor(from), end = Math.min(source, Math.ceil(to - 1e-9))
+    const from = t * ratio,
+      to = Math.min(source, from + ratio)
+    const start = Math.floor(from),
+      end = Math.min(source, Math.ceil(to - 1e-9))
     first[t] = start
     count[t] = Math.max(1, end - start)
     for (let k = 0; k < count[t]; k++) {
@@ -53,24 +62,31 @@ export function reduceTo(source: SourcePixels, width: number, height: number): R
   const out = new Uint8ClampedArray(width * height * 4)
   if (width === source.width && height === source.height) {
     for (let i = 0, s = 0, t = 0; i < width * height; i++, s += channels, t += 4) {
-      out[t] = data[s]; out[t + 1] = data[s + 1]; out[t + 2] = data[s + 2]
+      out[t] = data[s]
+      out[t + 1] = data[s + 1]
+      out[t + 2] = data[s + 2]
       out[t + 3] = channels === 4 ? data[s + 3] : 255
     }
     return { width, height, data: out }
   }
-  const across = coverOf(source.width, width), down = coverOf(source.height, height)
+  const across = coverOf(source.width, width),
+    down = coverOf(source.height, height)
   // Columns first: whole source rows are added up in memory's order; only their sum is averaged across.
   const sums = new Float32Array(source.width * 4)
   for (let y = 0; y < height; y++) {
     sums.fill(0)
-    for (let k = 0; k < down.count[y]; k++) addRow(source, down.first[y] + k, down.weight[y * down.stride + k], sums)
-    writeRow(sums, across, out, y * width * 4)
+    for (let k = 0; k < down.count[y]; k++)
+      addRow(source, { row: down.first[y] + k, weight: down.weight[y * down.stride + k], sums })
+    writeRow(sums, { target: across, out, offset: y * width * 4 })
   }
   return { width, height, data: out }
 }
 
 /** Adds one source row, weighted, into the running sums of light × alpha and alpha (0–1). */
-function addRow({ width, channels, data }: SourcePixels, row: number, weight: number, sums: Float32Array): void {
+function addRow(
+  { width, channels, data }: SourcePixels,
+  { row, weight, sums }: { readonly row: number; readonly weight: number; readonly sums: Float32Array }
+): void {
   let s = row * width * channels
   const end = width * 4
   if (channels === 3) {
@@ -91,9 +107,19 @@ function addRow({ width, channels, data }: SourcePixels, row: number, weight: nu
   }
 }
 
-function writeRow(sums: Float32Array, { first, count, weight, stride }: Cover, out: Uint8ClampedArray, offset: number): void {
+function writeRow(
+  sums: Float32Array,
+  {
+    target: { first, count, weight, stride },
+    out,
+    offset
+  }: { readonly target: Cover; readonly out: Uint8ClampedArray; readonly offset: number }
+): void {
   for (let x = 0; x < first.length; x++) {
-    let r = 0, g = 0, b = 0, alpha = 0
+    let r = 0,
+      g = 0,
+      b = 0,
+      alpha = 0
     for (let k = 0, t = first[x] * 4; k < count[x]; k++, t += 4) {
       const w = weight[x * stride + k]
       r += w * sums[t]

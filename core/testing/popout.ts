@@ -12,17 +12,35 @@ import { createRaster, type Raster } from '../picture/raster'
 export type OddKind = 'value' | 'hue' | 'chroma' | 'size' | 'orientation'
 export const ODD_KINDS: readonly OddKind[] = ['value', 'hue', 'chroma', 'size', 'orientation']
 
-export interface Display { readonly raster: Raster, readonly x: number, readonly y: number, readonly radius: number, readonly about: string }
+export interface Display {
+  readonly raster: Raster
+  readonly x: number
+  readonly y: number
+  readonly radius: number
+  readonly about: string
+}
 
-interface Element { l: number, c: number, h: number, size: number, angle: number }
+interface Element {
+  l: number
+  c: number
+  h: number
+  size: number
+  angle: number
+}
 
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]
 
 /** What the distractors are and how the odd one differs. */
-function cast(kind: OddKind, random: Random): { ground: number, common: Element, odd: Element } {
+function cast(kind: OddKind, random: Random): { ground: number; common: Element; odd: Element } {
   const dark = random() < 0.5
   const ground = dark ? 0.25 + 0.2 * random() : 0.75 + 0.2 * random()
-  const common: Element = { l: dark ? ground + 0.3 : ground - 0.3, c: kind === 'value' ? pick(random, [0, 0.06]) : 0.1, h: 360 * random(), size: 1, angle: 180 * random() }
+  const common: Element = {
+    l: dark ? ground + 0.3 : ground - 0.3,
+    c: kind === 'value' ? pick(random, [0, 0.06]) : 0.1,
+    h: 360 * random(),
+    size: 1,
+    angle: 180 * random()
+  }
   const odd = { ...common }
   if (kind === 'value') odd.l += pick(random, [-1, 1]) * (0.16 + 0.06 * random())
   if (kind === 'hue') odd.h += pick(random, [-1, 1]) * (60 + 120 * random())
@@ -39,14 +57,18 @@ const soft = (distance: number): number => Math.min(1, Math.max(0, 0.5 - distanc
 const disc: Shape = (dx, dy, r) => soft(Math.hypot(dx, dy) - r)
 const square: Shape = (dx, dy, r) => soft(Math.max(Math.abs(dx), Math.abs(dy)) - 0.88 * r)
 const bar: Shape = (dx, dy, r, angle) => {
-  const rad = (angle * Math.PI) / 180, along = dx * Math.cos(rad) + dy * Math.sin(rad), across = dy * Math.cos(rad) - dx * Math.sin(rad)
+  const rad = (angle * Math.PI) / 180,
+    along = dx * Math.cos(rad) + dy * Math.sin(rad),
+    across = dy * Math.cos(rad) - dx * Math.sin(rad)
   return soft(Math.max(Math.abs(along) - 1.45 * r, Math.abs(across) - 0.42 * r))
 }
 
 /** @returns the display, and where the odd element is in fractions, with its radius as a fraction of the width. */
 export function popOut(kind: OddKind, random: Random): Display {
-  const width = 480 + Math.floor(random() * 545), height = Math.round(width * (0.6 + 0.4 * random()))
-  const columns = 5 + Math.floor(random() * 6), rows = Math.max(4, Math.round((columns * height) / width))
+  const width = 480 + Math.floor(random() * 545),
+    height = Math.round(width * (0.6 + 0.4 * random()))
+  const columns = 5 + Math.floor(random() * 6),
+    rows = Math.max(4, Math.round((columns * height) / width))
   const cell = Math.min(width / columns, height / rows)
   const shape = kind === 'orientation' ? bar : pick(random, kind === 'size' ? [disc, square] : [disc, square, bar])
   const radius = cell * (0.17 + 0.07 * random())
@@ -59,24 +81,56 @@ export function popOut(kind: OddKind, random: Random): Display {
   let place = { x: 0, y: 0 }
   for (let k = 0; k < columns * rows; k++) {
     const jitter = 0.12 * cell
-    const x = ((k % columns) + 0.5) * (width / columns) + jitter * (2 * random() - 1), y = (Math.floor(k / columns) + 0.5) * (height / rows) + jitter * (2 * random() - 1)
+    const x = ((k % columns) + 0.5) * (width / columns) + jitter * (2 * random() - 1),
+      y = (Math.floor(k / columns) + 0.5) * (height / rows) + jitter * (2 * random() - 1)
     const base = k === oddCell ? odd : common
-    const element = { ...base, l: base.l + 0.012 * gaussian(random), h: base.h + 4 * gaussian(random), size: base.size * (1 + 0.04 * gaussian(random)), angle: base.angle + 4 * gaussian(random) }
+    const element = {
+      ...base,
+      l: base.l + 0.012 * gaussian(random),
+      h: base.h + 4 * gaussian(random),
+      size: base.size * (1 + 0.04 * gaussian(random)),
+      angle: base.angle + 4 * gaussian(random)
+    }
     if (k === oddCell) place = { x, y }
-    stamp(linear, width, height, x, y, radius, element, shape)
+    stamp({ linear, width, height, x, y, radius, e: element, shape })
   }
   for (let i = 0; i < width * height; i++) {
     for (let c = 0; c < 3; c++) raster.data[i * 4 + c] = encodeByte(linear[i * 3 + c])
     raster.data[i * 4 + 3] = 255
   }
-  return { raster, x: place.x / width, y: place.y / height, radius: (cell / 2) / width, about: `${kind} ${width}×${height} ${columns * rows} ${shape.name} common ${JSON.stringify(common)} odd ${JSON.stringify(odd)} ground ${ground}` }
+  return {
+    raster,
+    x: place.x / width,
+    y: place.y / height,
+    radius: cell / 2 / width,
+    about: `${kind} ${width}×${height} ${columns * rows} ${shape.name} common ${JSON.stringify(common)} odd ${JSON.stringify(odd)} ground ${ground}`
+  }
 }
 
-function stamp(linear: Float32Array, width: number, height: number, x: number, y: number, radius: number, e: Element, shape: Shape): void {
+function stamp({
+  linear,
+  width,
+  height,
+  x,
+  y,
+  radius,
+  e,
+  shape
+}: {
+  readonly linear: Float32Array
+  readonly width: number
+  readonly height: number
+  readonly x: number
+  readonly y: number
+  readonly radius: number
+  readonly e: Element
+  readonly shape: Shape
+}): void {
   const wanted = oklabOf(e.l, e.c, e.h)
   const direct = convertOklabToLinear(wanted)
   const colour: Rgb = inGamut(direct) ? direct : fitToGamut(wanted)
-  const r = radius * e.size, reach = Math.ceil(1.6 * r + 2)
+  const r = radius * e.size,
+    reach = Math.ceil(1.6 * r + 2)
   for (let py = Math.max(0, Math.floor(y - reach)); py <= Math.min(height - 1, y + reach); py++) {
     for (let px = Math.max(0, Math.floor(x - reach)); px <= Math.min(width - 1, x + reach); px++) {
       const cover = shape(px - x, py - y, r, e.angle)

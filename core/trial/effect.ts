@@ -22,19 +22,37 @@ export interface EffectNumbers {
 }
 
 /** What is read before and after: where, and what it should reach. */
-export interface EffectSubject { readonly area: Area | null, readonly target: Target | null }
+export interface EffectSubject {
+  readonly area: Area | null
+  readonly target: Target | null
+}
 
 /** @param raster the picture before or after; its planes are made when they are not there yet. @returns one set of numbers a subject. */
-export function effectNumbers(raster: Raster, wheel: WheelName, subjects: readonly EffectSubject[], planes: Planes = planesOf(raster)): EffectNumbers[] {
-  const report = measurePicture(raster, { format: 'png', width: raster.width, height: raster.height }, { wheel }, planes)
+export function effectNumbers({
+  raster,
+  wheel,
+  subjects,
+  planes = planesOf(raster)
+}: {
+  raster: Raster
+  wheel: WheelName
+  subjects: readonly EffectSubject[]
+  planes?: Planes
+}): EffectNumbers[] {
+  const report = measurePicture({
+    raster,
+    source: { format: 'png', width: raster.width, height: raster.height },
+    options: { wheel },
+    planes
+  })
   const whole: TargetSubject = { report, raster, planes, hues: hueHistogram(raster, planes, wheel) }
   const { value, harmony } = report
   return subjects.map(({ area, target }) => {
-    const separation = area && measureSeparation('area', area, planes, raster)
+    const separation = area && measureSeparation({ name: 'area', area, planes, raster })
     return {
       range: isMeasured(value) ? value.range : null,
       separation: separation && isMeasured(separation) ? separation.deltaValue : null,
-      temperature: area ? areaTemperature(area, planes, raster)?.own ?? null : null,
+      temperature: area ? (areaTemperature(area, planes, raster)?.own ?? null) : null,
       coverage: isMeasured(harmony) && isMeasured(harmony.scheme.coverage) ? harmony.scheme.coverage : null,
       target: target && checkTarget(target, area, whole)
     }

@@ -20,8 +20,12 @@ const [YR, YG, YB] = LUMINANCE
 
 /** Linear sRGB of OKLab into `out`. @returns its luminance. */
 function linearInto(L: number, a: number, b: number, out: LinearOut): number {
-  const l0 = L + 0.3963377774 * a + 0.2158037573 * b, m0 = L - 0.1055613458 * a - 0.0638541728 * b, s0 = L - 0.0894841775 * a - 1.291485548 * b
-  const l = l0 * l0 * l0, m = m0 * m0 * m0, s = s0 * s0 * s0
+  const l0 = L + 0.3963377774 * a + 0.2158037573 * b,
+    m0 = L - 0.1055613458 * a - 0.0638541728 * b,
+    s0 = L - 0.0894841775 * a - 1.291485548 * b
+  const l = l0 * l0 * l0,
+    m = m0 * m0 * m0,
+    s = s0 * s0 * s0
   const R = 4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s
   const G = -1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s
   const B = -0.0041960863 * l - 0.7034186147 * m + 1.707614701 * s
@@ -45,7 +49,9 @@ function solve(Y: number, a: number, b: number, from: number, out: LinearOut): n
   for (let round = 0; round < NEWTON_ROUNDS; round++) {
     const off = linearInto(L, a, b, out) - Y
     if (off < CLOSE && off > -CLOSE) return L
-    const l0 = L + 0.3963377774 * a + 0.2158037573 * b, m0 = L - 0.1055613458 * a - 0.0638541728 * b, s0 = L - 0.0894841775 * a - 1.291485548 * b
+    const l0 = L + 0.3963377774 * a + 0.2158037573 * b,
+      m0 = L - 0.1055613458 * a - 0.0638541728 * b,
+      s0 = L - 0.0894841775 * a - 1.291485548 * b
     const slope = SLOPE_L * l0 * l0 + SLOPE_M * m0 * m0 + SLOPE_S * s0 * s0
     if (slope <= 1e-9) return L
     L -= off / slope
@@ -56,8 +62,11 @@ function solve(Y: number, a: number, b: number, from: number, out: LinearOut): n
 
 /** How far a colour lies outside the gamut: 0 or less inside. */
 function outside(out: LinearOut): number {
-  const R = out[0]!, G = out[1]!, B = out[2]!
-  const high = (R > G ? (R > B ? R : B) : G > B ? G : B) - 1, low = -(R < G ? (R < B ? R : B) : G < B ? G : B)
+  const R = out[0]!,
+    G = out[1]!,
+    B = out[2]!
+  const high = (R > G ? (R > B ? R : B) : G > B ? G : B) - 1,
+    low = -(R < G ? (R < B ? R : B) : G < B ? G : B)
   return (high > low ? high : low) - SLACK
 }
 
@@ -66,14 +75,23 @@ function outside(out: LinearOut): number {
  * @param out linear sRGB 0–1, overwritten. @param near an OKLab lightness near the wanted one, where one is known.
  */
 export function colourHolding(value: number, a: number, b: number, out: LinearOut, near?: number): void {
-  const held = value < 0 ? 0 : value > 100 ? 100 : value, Y = convertValueToLuminance(held)
+  const held = value < 0 ? 0 : value > 100 ? 100 : value,
+    Y = convertValueToLuminance(held)
   // The cube root of luminance, which L* is made of above its darkest steps, is the lightness of a grey.
-  let L = solve(Y, a, b, near ?? (held + 16) / 116, out), over = outside(out)
+  let L = solve(Y, a, b, near ?? (held + 16) / 116, out),
+    over = outside(out)
   if (over > 0) {
     // Chroma is taken between one that fits and one that does not, nearer the one that errs less (regula falsi, Illinois rule).
-    let low = 0, high = 1, under = -Math.min(Y, 1 - Y) - SLACK, lastFit = false, fitted = false
+    let low = 0,
+      high = 1,
+      under = -Math.min(Y, 1 - Y) - SLACK,
+      lastFit = false,
+      fitted = false
     for (let round = 0; round < CHROMA_ROUNDS && high - low > CHROMA_STEP; round++) {
-      const mid = Math.min(high - 0.02 * (high - low), Math.max(low + 0.02 * (high - low), (low * over - high * under) / (over - under)))
+      const mid = Math.min(
+        high - 0.02 * (high - low),
+        Math.max(low + 0.02 * (high - low), (low * over - high * under) / (over - under))
+      )
       // The lightness moves little from round to round: the last one is a good start.
       L = solve(Y, a * mid, b * mid, L, out)
       const now = outside(out)

@@ -14,7 +14,7 @@ export interface ColourDescription {
   readonly value: number
   readonly munsellValue: number
   readonly lab: readonly [number, number, number]
-  readonly oklch: { readonly l: number, readonly c: number, readonly h: number | null }
+  readonly oklch: { readonly l: number; readonly c: number; readonly h: number | null }
   readonly wheel: WheelName
   readonly position: number | null
   readonly step: StepName | null

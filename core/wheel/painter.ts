@@ -7,8 +7,20 @@ import { chromaOf, convertLinearToOklab, oklabOf, type Oklab } from '../colour/o
 import { linearOfHex } from '../colour/srgb'
 
 /** Clockwise from yellow: position 30° × index. */
-export const PAINTER_ANCHORS = ['#f4e500', '#fdc60b', '#f18e1c', '#ea621f', '#e32322', '#c4037d', '#6d398b',
-  '#444e99', '#2a71b0', '#0696bb', '#008e5b', '#8cbb26'] as const
+export const PAINTER_ANCHORS = [
+  '#f4e500',
+  '#fdc60b',
+  '#f18e1c',
+  '#ea621f',
+  '#e32322',
+  '#c4037d',
+  '#6d398b',
+  '#444e99',
+  '#2a71b0',
+  '#0696bb',
+  '#008e5b',
+  '#8cbb26'
+] as const
 
 const ANCHOR_LAB: readonly Oklab[] = PAINTER_ANCHORS.map(hex => convertLinearToOklab(linearOfHex(hex)))
 const ANCHOR_HUE: readonly number[] = ANCHOR_LAB.map(lab => hueOf(lab[1], lab[2]))
@@ -33,8 +45,10 @@ export function painterHueOfPosition(positionDeg: number): number {
 /** The full-strength pigment colour at a position: lightness and chroma run between the anchors. */
 export function painterAnchorAt(positionDeg: number): Oklab {
   const steps = wrapDegrees(positionDeg) / 30
-  const i = Math.min(11, Math.floor(steps)), t = steps - i
-  const from = ANCHOR_LAB[i], to = ANCHOR_LAB[(i + 1) % 12]
+  const i = Math.min(11, Math.floor(steps)),
+    t = steps - i
+  const from = ANCHOR_LAB[i],
+    to = ANCHOR_LAB[(i + 1) % 12]
   const l = from[0] + t * (to[0] - from[0])
   const c = chromaOf(from) + t * (chromaOf(to) - chromaOf(from))
   return oklabOf(l, c, wrapDegrees(ANCHOR_HUE[i] + t * turnBetween(ANCHOR_HUE[i], ANCHOR_HUE[(i + 1) % 12])))

@@ -8,7 +8,8 @@ import { convertLinearToSrgb, convertSrgbToLinear, type Rgb } from '../colour/sr
 
 /** HSV hue in degrees of encoded or byte components; 0 for an exact grey, which has none. */
 export function hsvHueOf(r: number, g: number, b: number): number {
-  const max = Math.max(r, g, b), spread = max - Math.min(r, g, b)
+  const max = Math.max(r, g, b),
+    spread = max - Math.min(r, g, b)
   if (spread === 0) return 0
   if (max === r) return wrapDegrees((60 * (g - b)) / spread)
   if (max === g) return 60 * (2 + (b - r) / spread)
@@ -36,7 +37,8 @@ const linearOfHsv = (hueDeg: number, s: number, v: number): Rgb =>
   convertHsvToSrgb(hueDeg, s, v).map(convertSrgbToLinear) as unknown as Rgb
 
 /** The full-strength colour at a position. */
-export const processAnchorAt = (positionDeg: number): Oklab => convertLinearToOklab(linearOfHsv(processHueOfPosition(positionDeg), 1, 1))
+export const processAnchorAt = (positionDeg: number): Oklab =>
+  convertLinearToOklab(linearOfHsv(processHueOfPosition(positionDeg), 1, 1))
 
 /**
  * The in-gamut colour of one HSV hue with a wanted OKLab lightness, and the wanted chroma or the
@@ -47,7 +49,8 @@ export function processColourAt(positionDeg: number, lightness: number, chroma: 
   const hue = processHueOfPosition(positionDeg)
   const atSaturation = (s: number): Rgb | null => {
     if (convertLinearToOklab(linearOfHsv(hue, s, 1))[0] < lightness) return null // not that light in gamut
-    let low = 0, high = 1
+    let low = 0,
+      high = 1
     for (let i = 0; i < 40; i++) {
       const v = (low + high) / 2
       if (convertLinearToOklab(linearOfHsv(hue, s, v))[0] < lightness) low = v
@@ -55,7 +58,8 @@ export function processColourAt(positionDeg: number, lightness: number, chroma: 
     }
     return linearOfHsv(hue, s, (low + high) / 2)
   }
-  let low = 0, high = 1
+  let low = 0,
+    high = 1
   for (let i = 0; i < 40; i++) {
     const s = (low + high) / 2
     const colour = atSaturation(s)

@@ -2,13 +2,29 @@
  * The studio's colour schemes as sectors on a wheel, placed by one rotation. The
  * sector idea is that of harmonic templates: D. Cohen-Or et al., "Color Harmonization", SIGGRAPH 2006.
  */
-export type SectorScheme = 'monochrome' | 'analogous' | 'complementary' | 'near-complementary' | 'split-complementary'
-  | 'triad' | 'analogous-accent' | 'wide-analogous' | 'tetrad' | 'square'
+export type SectorScheme =
+  | 'monochrome'
+  | 'analogous'
+  | 'complementary'
+  | 'near-complementary'
+  | 'split-complementary'
+  | 'triad'
+  | 'analogous-accent'
+  | 'wide-analogous'
+  | 'tetrad'
+  | 'square'
 export type SchemeName = SectorScheme | 'achromatic' | 'achromatic-accent' | 'open'
 
 /** Centre in degrees from the rotation, and half-width. */
-export interface Sector { readonly centre: number, readonly half: number }
-export interface Scheme { readonly name: SectorScheme, readonly sectors: readonly Sector[], readonly width: number }
+export interface Sector {
+  readonly centre: number
+  readonly half: number
+}
+export interface Scheme {
+  readonly name: SectorScheme
+  readonly sectors: readonly Sector[]
+  readonly width: number
+}
 
 const scheme = (name: SectorScheme, ...sectors: [number, number][]): Scheme => ({
   name,
@@ -29,7 +45,12 @@ export const SCHEMES: readonly Scheme[] = [
   scheme('square', [0, 22.5], [90, 22.5], [180, 22.5], [270, 22.5])
 ]
 
-export const SCHEME_NAMES: readonly SchemeName[] = ['achromatic', 'achromatic-accent', ...SCHEMES.map(s => s.name), 'open']
+export const SCHEME_NAMES: readonly SchemeName[] = [
+  'achromatic',
+  'achromatic-accent',
+  ...SCHEMES.map(s => s.name),
+  'open'
+]
 
 /** @throws RangeError for a name that has no sectors. */
 export function schemeNamed(name: SchemeName): Scheme {
@@ -42,19 +63,19 @@ export const isSectorScheme = (name: SchemeName): name is SectorScheme => SCHEME
 
 /** What each scheme is called in a sentence. */
 export const SCHEME_WORDS: Readonly<Record<SchemeName, string>> = {
-  'achromatic': 'no colour',
+  achromatic: 'no colour',
   'achromatic-accent': 'greys with one accent',
-  'monochrome': 'one colour',
-  'analogous': 'three neighbours',
-  'complementary': 'opposites',
+  monochrome: 'one colour',
+  analogous: 'three neighbours',
+  complementary: 'opposites',
   'near-complementary': 'one step off the opposite',
   'split-complementary': 'split opposites',
-  'triad': 'a triad',
+  triad: 'a triad',
   'analogous-accent': 'neighbours with an accent',
   'wide-analogous': 'five neighbours',
-  'tetrad': 'two pairs of opposites',
-  'square': 'a square of four',
-  'open': 'an open palette'
+  tetrad: 'two pairs of opposites',
+  square: 'a square of four',
+  open: 'an open palette'
 }
 
 /** Positions of a scheme's colours for a key hue: the sector centres turned to it. */

@@ -2,13 +2,37 @@
 export type WheelName = 'painter' | 'process' | 'perceptual'
 export const WHEEL_NAMES: readonly WheelName[] = ['painter', 'process', 'perceptual']
 
-export const PAINTER_STEPS = ['yellow', 'yellow-orange', 'orange', 'red-orange', 'red', 'red-violet', 'violet',
-  'blue-violet', 'blue', 'blue-green', 'green', 'yellow-green'] as const
+export const PAINTER_STEPS = [
+  'yellow',
+  'yellow-orange',
+  'orange',
+  'red-orange',
+  'red',
+  'red-violet',
+  'violet',
+  'blue-violet',
+  'blue',
+  'blue-green',
+  'green',
+  'yellow-green'
+] as const
 
-export const PROCESS_STEPS = ['yellow', 'orange', 'red', 'rose', 'magenta', 'violet', 'blue', 'azure', 'cyan',
-  'spring-green', 'green', 'chartreuse'] as const
+export const PROCESS_STEPS = [
+  'yellow',
+  'orange',
+  'red',
+  'rose',
+  'magenta',
+  'violet',
+  'blue',
+  'azure',
+  'cyan',
+  'spring-green',
+  'green',
+  'chartreuse'
+] as const
 
-export type StepName = typeof PAINTER_STEPS[number] | typeof PROCESS_STEPS[number]
+export type StepName = (typeof PAINTER_STEPS)[number] | (typeof PROCESS_STEPS)[number]
 
 /** Index 0–11 of the step nearest a position in degrees. */
 export const stepIndex = (positionDeg: number): number => ((Math.round(positionDeg / 30) % 12) + 12) % 12

@@ -18,11 +18,12 @@ describe('the painter wheel', () => {
     })
   })
 
-  it('is piecewise linear in culori\'s OKLCH hue between the anchors', () => {
+  it("is piecewise linear in culori's OKLCH hue between the anchors", () => {
     const oklch = converter('oklch')
     const hues = PAINTER_ANCHORS.map(hex => oklch(hex)!.h!)
     for (let i = 0; i < 12; i++) {
-      const from = hues[i], fall = wrapDegrees(from - hues[(i + 1) % 12])
+      const from = hues[i],
+        fall = wrapDegrees(from - hues[(i + 1) % 12])
       for (const t of [0.25, 0.5, 0.9]) expect(painterPositionOfHue(from - t * fall)).toBeCloseTo(30 * (i + t), 3)
     }
   })
@@ -48,8 +49,13 @@ describe('the painter wheel', () => {
 
 describe('complements (common practice, no source)', () => {
   it.each([
-    ['painter', 'red', 'green'], ['painter', 'yellow', 'violet'], ['painter', 'blue', 'orange'], ['painter', 'yellow-green', 'red-violet'],
-    ['process', 'red', 'cyan'], ['process', 'yellow', 'blue'], ['process', 'green', 'magenta']
+    ['painter', 'red', 'green'],
+    ['painter', 'yellow', 'violet'],
+    ['painter', 'blue', 'orange'],
+    ['painter', 'yellow-green', 'red-violet'],
+    ['process', 'red', 'cyan'],
+    ['process', 'yellow', 'blue'],
+    ['process', 'green', 'magenta']
   ] as const)('on the %s wheel %s faces %s', (wheel, from, to) => {
     for (let p = 0; p < 360; p += 30) {
       if (stepAt(wheel, p) === from) expect(stepAt(wheel, p + 180)).toBe(to)
@@ -68,7 +74,8 @@ describe('complements (common practice, no source)', () => {
         const linear = [random(), random(), random()].map(convertSrgbToLinear) as unknown as Rgb
         const lab = convertLinearToOklab(linear)
         if (chromaOf(lab) < 0.06) continue
-        const opposite = complementOn(wheel, linear)!, oppositeLab = convertLinearToOklab(opposite)
+        const opposite = complementOn(wheel, linear)!,
+          oppositeLab = convertLinearToOklab(opposite)
         expect(Math.abs(oppositeLab[0] - lab[0])).toBeLessThan(0.003)
         expect(chromaOf(oppositeLab)).toBeLessThan(chromaOf(lab) + 0.002)
         if (chromaOf(oppositeLab) > NEUTRAL_CHROMA) {
@@ -81,20 +88,31 @@ describe('complements (common practice, no source)', () => {
 
 describe('scheme colours', () => {
   // Common practice, no source: red splits its complement green into yellow-green and blue-green.
-  it('split red\'s opposite into blue-green and yellow-green', () => {
-    expect(schemePositions('split-complementary', 120).map(p => stepAt('painter', p))).toEqual(['red', 'blue-green', 'yellow-green'])
+  it("split red's opposite into blue-green and yellow-green", () => {
+    expect(schemePositions('split-complementary', 120).map(p => stepAt('painter', p))).toEqual([
+      'red',
+      'blue-green',
+      'yellow-green'
+    ])
   })
 
   it('give twelve different split-complementary schemes on twelve steps', () => {
-    const names = PAINTER_STEPS.map((_, i) => schemePositions('split-complementary', 30 * i).map(p => stepAt('painter', p)).sort().join())
+    const names = PAINTER_STEPS.map((_, i) =>
+      schemePositions('split-complementary', 30 * i)
+        .map(p => stepAt('painter', p))
+        .sort()
+        .join()
+    )
     expect(new Set(names).size).toBe(12)
   })
 
   it('come back from any position at the position asked for', () => {
     for (const wheel of WHEEL_NAMES) {
       for (let p = 0; p < 360; p += 7) {
-        const lab = convertLinearToOklab(colourAt(wheel, p, 0.62, 0.09))
-        expect(angleDistance(positionOn(wheel, colourAt(wheel, p, 0.62, 0.09))!, p)).toBeLessThan(1)
+        const lab = convertLinearToOklab(colourAt(wheel, { positionDeg: p, lightness: 0.62, chroma: 0.09 }))
+        expect(
+          angleDistance(positionOn(wheel, colourAt(wheel, { positionDeg: p, lightness: 0.62, chroma: 0.09 }))!, p)
+        ).toBeLessThan(1)
         expect(lab[0]).toBeCloseTo(0.62, 2)
       }
     }
@@ -107,7 +125,11 @@ describe('kinds', () => {
     for (const wheel of WHEEL_NAMES) {
       for (let p = 0; p < 360; p += 3) {
         const anchor = fitToGamut(anchorAt(wheel, p))
-        for (const [expected, other] of [['tint', 1], ['shade', 0], ['tone', grey]] as const) {
+        for (const [expected, other] of [
+          ['tint', 1],
+          ['shade', 0],
+          ['tone', grey]
+        ] as const) {
           const mixed = anchor.map(c => (c + other) / 2) as unknown as Rgb
           const neutral = chromaOf(convertLinearToOklab(mixed)) < NEUTRAL_CHROMA
           expect(kindOn(wheel, mixed), `${wheel} ${p} ${hexOfLinear(mixed)}`).toBe(neutral ? 'neutral' : expected)

@@ -28,7 +28,14 @@ export function positionOn(wheel: WheelName, linear: Rgb): number | null {
  * chroma it is reduced, never clipped by channel.
  * @param lightness OKLab L 0–1. @param chroma OKLCH C. @returns linear sRGB.
  */
-export function colourAt(wheel: WheelName, positionDeg: number, lightness: number, chroma: number): Rgb {
+export function colourAt(
+  wheel: WheelName,
+  {
+    positionDeg,
+    lightness,
+    chroma
+  }: { readonly positionDeg: number; readonly lightness: number; readonly chroma: number }
+): Rgb {
   if (wheel === 'process') return processColourAt(positionDeg, lightness, chroma)
   const hue = wheel === 'painter' ? painterHueOfPosition(positionDeg) : perceptualPositionOfHue(positionDeg)
   return fitToGamut(oklabOf(lightness, chroma, hue))
@@ -53,5 +60,5 @@ export function complementOn(wheel: WheelName, linear: Rgb): Rgb | null {
   const position = positionOn(wheel, linear)
   if (position === null) return null
   const lab = convertLinearToOklab(linear)
-  return colourAt(wheel, wrapDegrees(position + 180), lab[0], chromaOf(lab))
+  return colourAt(wheel, { positionDeg: wrapDegrees(position + 180), lightness: lab[0], chroma: chromaOf(lab) })
 }

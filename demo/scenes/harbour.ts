@@ -68,7 +68,8 @@ export function harbourSteps(): Scene {
   const [d1, sky] = fade('#a9c4cf', '#dfe6df')
   let steps = ''
   for (let i = 0; i < 9; i++) {
-    const y = 420 + i * 56, x = 300 - i * 32
+    const y = 420 + i * 56,
+      x = 300 - i * 32
     steps += rect(x, y, 620 + i * 64, 30, i % 2 ? '#e7d2a6' : '#efdcb2') + rect(x, y + 30, 620 + i * 64, 26, '#8d8577')
   }
   const body = `<defs>${d1}</defs>${rect(0, 0, 960, 1200, sky)}${poly('0,0 300,60 300,1200 0,1200', '#3f4a59')}${poly('300,60 330,80 330,1200 300,1200', '#7e7f84')}

@@ -5,8 +5,13 @@ import { dashes, ellipse, fade, line, path, poly, rect, type Scene } from './svg
 export function lemonsAndJug(): Scene {
   const [d1, wall] = fade('#4b3a66', '#6a5688', '#8a79a3')
   const [d2, cloth] = fade('#b9adc9', '#8c7da6')
-  const lemon = (x: number, y: number, s: number): string => ellipse(x, y, 70 * s, 52 * s, '#e6c913') + ellipse(x - 18 * s, y - 16 * s, 34 * s, 20 * s, '#fbee8a')
-    + path(`M${x - 62 * s} ${y + 14 * s} Q${x} ${y + 70 * s} ${x + 62 * s} ${y + 14 * s} Q${x + 40 * s} ${y + 50 * s} ${x} ${y + 51 * s} Q${x - 40 * s} ${y + 50 * s} ${x - 62 * s} ${y + 14 * s}`, '#8a7318')
+  const lemon = (x: number, y: number, s: number): string =>
+    ellipse(x, y, 70 * s, 52 * s, '#e6c913')
+    + ellipse(x - 18 * s, y - 16 * s, 34 * s, 20 * s, '#fbee8a')
+    + path(
+      `M${x - 62 * s} ${y + 14 * s} Q${x} ${y + 70 * s} ${x + 62 * s} ${y + 14 * s} Q${x + 40 * s} ${y + 50 * s} ${x} ${y + 51 * s} Q${x - 40 * s} ${y + 50 * s} ${x - 62 * s} ${y + 14 * s}`,
+      '#8a7318'
+    )
   const body = `<defs>${d1}${d2}</defs>${rect(0, 0, 1200, 560, wall)}${rect(0, 540, 1200, 400, cloth)}${poly('0,540 1200,540 1200,566 0,572', '#2b2040')}
     ${path('M330 250 Q450 220 560 250 L590 620 Q450 670 310 620 Z', '#f4f1f6')}${path('M470 240 Q520 240 560 250 L590 620 Q540 645 480 650 Z', '#a79bb8')}${ellipse(446, 250, 114, 22, '#241a36')}
     ${line('M584 320 Q700 330 680 440 Q660 510 596 510', '#6f6091', 22)}${poly('330,640 640,650 860,700 420,720', '#4a3c66')}
@@ -40,10 +45,15 @@ export function marketBoards(): Scene {
   const colours = ['#e32322', '#f4d500', '#1f6fc4', '#0b9a4f', '#f18a1c', '#7a2ea0']
   let stalls = ''
   colours.forEach((colour, i) => {
-    const x = (i % 3) * 440, y = Math.floor(i / 3) * 440
+    const x = (i % 3) * 440,
+      y = Math.floor(i / 3) * 440
     const other = colours[(i + 3) % 6]
-    stalls += rect(x, y, 440, 440, colour) + poly(`${x + 60},${y + 150} ${x + 380},${y + 130} ${x + 350},${y + 230} ${x + 90},${y + 240}`, other)
-      + rect(x + 90, y + 240, 250, 130, colours[(i + 2) % 6]) + ellipse(x + 160, y + 300, 40, 34, colours[(i + 4) % 6]) + ellipse(x + 260, y + 306, 40, 34, colours[(i + 1) % 6])
+    stalls +=
+      rect(x, y, 440, 440, colour)
+      + poly(`${x + 60},${y + 150} ${x + 380},${y + 130} ${x + 350},${y + 230} ${x + 90},${y + 240}`, other)
+      + rect(x + 90, y + 240, 250, 130, colours[(i + 2) % 6])
+      + ellipse(x + 160, y + 300, 40, 34, colours[(i + 4) % 6])
+      + ellipse(x + 260, y + 306, 40, 34, colours[(i + 1) % 6])
   })
   return { width: 1320, height: 880, body: stalls }
 }
@@ -53,23 +63,42 @@ export function fivePots(): Scene {
   const [d1, wall] = fade('#cdbfa6', '#b7a98f')
   const light: [number, number, number] = [0.28, 0.33, 0.46] // shadow ÷ lit, linear light
   const pots = ['#c96f4a', '#e2c9a0', '#7fa08a', '#d8b23c', '#9fb4c8']
-  const body = `<defs>${d1}</defs>${rect(0, 0, 1360, 560, wall)}${rect(0, 540, 1360, 300, '#a08c6e')}${pots.map((lit, i) => pot(140 + i * 268, 560, lit, i === 3 ? shade(lit, [0.5, 0.1, 0.09]) : shade(lit, light), shade('#a08c6e', light))).join('')}`
+  const body = `<defs>${d1}</defs>${rect(0, 0, 1360, 560, wall)}${rect(0, 540, 1360, 300, '#a08c6e')}${pots.map((lit, i) => pot(140 + i * 268, 560, { lit, dark: i === 3 ? shade(lit, [0.5, 0.1, 0.09]) : shade(lit, light), cast: shade('#a08c6e', light) })).join('')}`
   return { width: 1360, height: 840, body }
 }
 
 /** A colour with its light multiplied, channel by channel, in linear light. */
 export function shade(hex: string, ratio: readonly number[]): string {
-  return '#' + [1, 3, 5].map((at, c) => {
-    const linear = (Number.parseInt(hex.slice(at, at + 2), 16) / 255) ** 2.2 * ratio[c]
-    return Math.round(255 * linear ** (1 / 2.2)).toString(16).padStart(2, '0')
-  }).join('')
+  return (
+    '#'
+    + [1, 3, 5]
+      .map((at, c) => {
+        const linear = (Number.parseInt(hex.slice(at, at + 2), 16) / 255) ** 2.2 * ratio[c]
+        return Math.round(255 * linear ** (1 / 2.2))
+          .toString(16)
+          .padStart(2, '0')
+      })
+      .join('')
+  )
 }
 
-function pot(x: number, foot: number, lit: string, dark: string, cast: string): string {
-  return poly(`${x - 10},${foot + 90} ${x + 90},${foot + 60} ${x + 215},${foot + 116} ${x + 90},${foot + 134}`, cast)
-    + path(`M${x - 70} ${foot - 190} L${x + 70} ${foot - 190} L${x + 104} ${foot} Q${x + 70} ${foot + 110} ${x} ${foot + 112} Q${x - 70} ${foot + 110} ${x - 104} ${foot} Z`, lit)
-    + path(`M${x + 8} ${foot - 190} L${x + 70} ${foot - 190} L${x + 104} ${foot} Q${x + 70} ${foot + 110} ${x + 8} ${foot + 112} Z`, dark)
+function pot(
+  x: number,
+  foot: number,
+  { lit, dark, cast }: { readonly lit: string; readonly dark: string; readonly cast: string }
+): string {
+  return (
+    poly(`${x - 10},${foot + 90} ${x + 90},${foot + 60} ${x + 215},${foot + 116} ${x + 90},${foot + 134}`, cast)
+    + path(
+      `M${x - 70} ${foot - 190} L${x + 70} ${foot - 190} L${x + 104} ${foot} Q${x + 70} ${foot + 110} ${x} ${foot + 112} Q${x - 70} ${foot + 110} ${x - 104} ${foot} Z`,
+      lit
+    )
+    + path(
+      `M${x + 8} ${foot - 190} L${x + 70} ${foot - 190} L${x + 104} ${foot} Q${x + 70} ${foot + 110} ${x + 8} ${foot + 112} Z`,
+      dark
+    )
     + ellipse(x, foot - 190, 70, 16, '#3a3128')
+  )
 }
 
 /** A gull on nothing: the file's ground is transparent. */

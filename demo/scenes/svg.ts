@@ -16,14 +16,25 @@ export function fade(...stops: string[]): [definition: string, fill: string] {
   return [`<linearGradient id="${id}" x1="0" y1="0" x2="0" y2="1">${list}</linearGradient>`, `url(#${id})`]
 }
 
-export const rect = (x: number, y: number, w: number, h: number, fill: string): string => `<rect x="${x}" y="${y}" width="${w}" height="${h}" fill="${fill}"/>`
+export const rect = (x: number, y: number, w: number, h: number, fill: string): string =>
+  `<rect x="${x}" y="${y}" width="${w}" height="${h}" fill="${fill}"/>`
 export const poly = (points: string, fill: string): string => `<polygon points="${points}" fill="${fill}"/>`
 export const path = (d: string, fill: string): string => `<path d="${d}" fill="${fill}"/>`
-export const ellipse = (cx: number, cy: number, rx: number, ry: number, fill: string): string => `<ellipse cx="${cx}" cy="${cy}" rx="${rx}" ry="${ry}" fill="${fill}"/>`
-export const line = (d: string, stroke: string, width: number): string => `<path d="${d}" stroke="${stroke}" stroke-width="${width}" fill="none" stroke-linecap="round"/>`
+export const ellipse = (cx: number, cy: number, rx: number, ry: number, fill: string): string =>
+  `<ellipse cx="${cx}" cy="${cy}" rx="${rx}" ry="${ry}" fill="${fill}"/>`
+export const line = (d: string, stroke: string, width: number): string =>
+  `<path d="${d}" stroke="${stroke}" stroke-width="${width}" fill="none" stroke-linecap="round"/>`
 
 /** Rows of short level dashes: light on water, boards, tiles. Deterministic. */
-export function dashes(x: number, y: number, w: number, h: number, rows: number, colour: string, opacity: number): string {
+export function dashes(
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+  rows: number,
+  colour: string,
+  opacity: number
+): string {
   let out = ''
   for (let r = 0; r < rows; r++) {
     const length = w * (0.12 + 0.3 * Math.abs(Math.sin(r * 2.7)))

@@ -6,10 +6,14 @@ import { beginSession, tokenOf } from '../http/session'
 import { signIn } from '../services/accounts'
 
 /** Guesses wait for their turn, so a sign-in may take longer than other requests. */
-export default route('anybody', async ({ event }): Promise<Account> => {
-  const { email, password } = await body(event, signInSchema)
-  const before = await tokenOf(event)
-  const { token, account } = await signIn({ email, password, address: clientAddress(event), before, now: new Date() })
-  await beginSession(event, token)
-  return account
-}, { limitMs: 30_000 })
+export default route(
+  'anybody',
+  async ({ event }): Promise<Account> => {
+    const { email, password } = await body(event, signInSchema)
+    const before = await tokenOf(event)
+    const { token, account } = await signIn({ email, password, address: clientAddress(event), before, now: new Date() })
+    await beginSession(event, token)
+    return account
+  },
+  { limitMs: 30_000 }
+)

@@ -1,17 +1,32 @@
 import type { Account, Role } from '../../shared/account'
 import type { Changed, Db, Row } from './pool'
 
-const mapAccount = (row: Row): Account => ({ id: row.id as number, name: row.name as string, email: row.email as string, role: row.role as Role })
+const mapAccount = (row: Row): Account => ({
+  id: row.id as number,
+  name: row.name as string,
+  email: row.email as string,
+  role: row.role as Role
+})
 
-export interface NewAccount { readonly email: string, readonly name: string, readonly role: Role, readonly passwordHash: string }
+export interface NewAccount {
+  readonly email: string
+  readonly name: string
+  readonly role: Role
+  readonly passwordHash: string
+}
 
 export async function insertAccount(db: Db, { email, name, role, passwordHash }: NewAccount): Promise<number> {
-  const [result] = await db.execute<Changed>('INSERT INTO accounts (email, name, role, password_hash) VALUES (?, ?, ?, ?)', [email, name, role, passwordHash])
+  const [result] = await db.execute<Changed>(
+    'INSERT INTO accounts (email, name, role, password_hash) VALUES (?, ?, ?, ?)',
+    [email, name, role, passwordHash]
+  )
   return result.insertId
 }
 
 export async function findAccountByEmail(db: Db, email: string): Promise<(Account & { passwordHash: string }) | null> {
-  const [rows] = await db.execute<Row[]>('SELECT id, name, email, role, password_hash FROM accounts WHERE email = ?', [email])
+  const [rows] = await db.execute<Row[]>('SELECT id, name, email, role, password_hash FROM accounts WHERE email = ?', [
+    email
+  ])
   return rows[0] ? { ...mapAccount(rows[0]), passwordHash: rows[0].password_hash as string } : null
 }
 
@@ -20,14 +35,27 @@ export async function countAccounts(db: Db): Promise<number> {
   return Number(rows[0].n)
 }
 
-export async function insertSession(db: Db, tokenHash: Buffer, accountId: number, expiresAt: Date): Promise<void> {
-  await db.execute('INSERT INTO sessions (token_hash, account_id, expires_at) VALUES (?, ?, ?)', [tokenHash, accountId, expiresAt])
+export async function insertSession(
+  db: Db,
+  {
+    tokenHash,
+    accountId,
+    expiresAt
+  }: { readonly tokenHash: Buffer; readonly accountId: number; readonly expiresAt: Date }
+): Promise<void> {
+  await db.execute('INSERT INTO sessions (token_hash, account_id, expires_at) VALUES (?, ?, ?)', [
+    tokenHash,
+    accountId,
+    expiresAt
+  ])
 }
 
 export async function findSessionAccount(db: Db, tokenHash: Buffer): Promise<Account | null> {
   const [rows] = await db.execute<Row[]>(
     `SELECT a.id, a.name, a.email, a.role FROM sessions s JOIN accounts a ON a.id = s.account_id
-     WHERE s.token_hash = ? AND s.expires_at > UTC_TIMESTAMP(3)`, [tokenHash])
+     WHERE s.token_hash = ? AND s.expires_at > UTC_TIMESTAMP(3)`,
+    [tokenHash]
+  )
   return rows[0] ? mapAccount(rows[0]) : null
 }
 

@@ -11,7 +11,11 @@ const SELECT = `SELECT x.id, x.exercise, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS du
   LEFT JOIN submissions h ON h.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = x.id)
   LEFT JOIN measurements m ON m.submission_id = h.id`
 
-export interface OwnedAssignment { readonly assignment: Assignment, readonly instructorId: number, readonly released: boolean }
+export interface OwnedAssignment {
+  readonly assignment: Assignment
+  readonly instructorId: number
+  readonly released: boolean
+}
 
 function mapAssignment(row: Row): OwnedAssignment {
   return {
@@ -27,20 +31,28 @@ function mapAssignment(row: Row): OwnedAssignment {
       fromSubmissionId: row.submission_id as number,
       fromTitle: row.title as string,
       confirmedAt: (row.confirmed_at as Date | null)?.toISOString() ?? null,
-      handIn: row.hand_in_id === null ? null : {
-        submissionId: row.hand_in_id as number,
-        handedInAt: (row.handed_in_at as Date).toISOString(),
-        checks: row.checks === null ? null : checkResultSchema.array().parse(row.checks)
-      }
+      handIn:
+        row.hand_in_id === null
+          ? null
+          : {
+              submissionId: row.hand_in_id as number,
+              handedInAt: (row.handed_in_at as Date).toISOString(),
+              checks: row.checks === null ? null : checkResultSchema.array().parse(row.checks)
+            }
     }
   }
 }
 
 /** Sets the exercise of a critique, or changes it: one a critique. */
-export async function upsertAssignment(db: Db, submissionId: number, exercise: ExerciseKey, dueOn: string): Promise<void> {
+export async function upsertAssignment(
+  db: Db,
+  submissionId: number,
+  { exercise, dueOn }: { readonly exercise: ExerciseKey; readonly dueOn: string }
+): Promise<void> {
   await db.execute<Changed>(
     'INSERT INTO assignments (submission_id, exercise, due_on) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE exercise = VALUES(exercise), due_on = VALUES(due_on)',
-    [submissionId, exercise, dueOn])
+    [submissionId, exercise, dueOn]
+  )
 }
 
 export async function deleteAssignmentOfSubmission(db: Db, submissionId: number): Promise<void> {
@@ -59,7 +71,10 @@ export async function findAssignmentOfSubmission(db: Db, submissionId: number): 
 
 /** A learner sees an exercise once its critique is released. */
 export async function listAssignmentsOfLearner(db: Db, learnerId: number): Promise<Assignment[]> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE s.learner_id = ? AND k.state = 'released' ORDER BY x.due_on, x.id`, [learnerId])
+  const [rows] = await db.execute<Row[]>(
+    `${SELECT} WHERE s.learner_id = ? AND k.state = 'released' ORDER BY x.due_on, x.id`,
+    [learnerId]
+  )
   return rows.map(row => mapAssignment(row).assignment)
 }
 

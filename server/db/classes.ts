@@ -4,11 +4,24 @@ import { rubricSchema } from '../../shared/score'
 import { standardsSchema } from '../../shared/standards'
 import type { Changed, Db, Row } from './pool'
 
-export interface ClassRow { readonly id: number, readonly name: string }
+export interface ClassRow {
+  readonly id: number
+  readonly name: string
+}
 const mapClass = (row: Row): ClassRow => ({ id: row.id as number, name: row.name as string })
 
-export async function insertClass(db: Db, name: string, instructorId: number, budgetMinutes: number): Promise<number> {
-  const [result] = await db.execute<Changed>('INSERT INTO classes (name, instructor_id, budget_minutes) VALUES (?, ?, ?)', [name, instructorId, budgetMinutes])
+export async function insertClass(
+  db: Db,
+  {
+    name,
+    instructorId,
+    budgetMinutes
+  }: { readonly name: string; readonly instructorId: number; readonly budgetMinutes: number }
+): Promise<number> {
+  const [result] = await db.execute<Changed>(
+    'INSERT INTO classes (name, instructor_id, budget_minutes) VALUES (?, ?, ?)',
+    [name, instructorId, budgetMinutes]
+  )
   return result.insertId
 }
 
@@ -19,17 +32,25 @@ export async function insertEnrolment(db: Db, classId: number, learnerId: number
 export async function listClassesOf(db: Db, accountId: number): Promise<ClassRow[]> {
   const [rows] = await db.execute<Row[]>(
     `SELECT DISTINCT c.id, c.name FROM classes c LEFT JOIN enrolments e ON e.class_id = c.id
-     WHERE c.instructor_id = ? OR e.learner_id = ? ORDER BY c.name`, [accountId, accountId])
+     WHERE c.instructor_id = ? OR e.learner_id = ? ORDER BY c.name`,
+    [accountId, accountId]
+  )
   return rows.map(mapClass)
 }
 
 export async function isEnrolled(db: Db, classId: number, learnerId: number): Promise<boolean> {
-  const [rows] = await db.execute<Row[]>('SELECT 1 FROM enrolments WHERE class_id = ? AND learner_id = ?', [classId, learnerId])
+  const [rows] = await db.execute<Row[]>('SELECT 1 FROM enrolments WHERE class_id = ? AND learner_id = ?', [
+    classId,
+    learnerId
+  ])
   return rows.length > 0
 }
 
 export async function isTaughtBy(db: Db, classId: number, instructorId: number): Promise<boolean> {
-  const [rows] = await db.execute<Row[]>('SELECT 1 FROM classes WHERE id = ? AND instructor_id = ?', [classId, instructorId])
+  const [rows] = await db.execute<Row[]>('SELECT 1 FROM classes WHERE id = ? AND instructor_id = ?', [
+    classId,
+    instructorId
+  ])
   return rows.length > 0
 }
 
@@ -46,7 +67,9 @@ export async function updateStandards(db: Db, classId: number, standards: HouseS
 
 /** The class's latest rubric, or the shipped one. */
 export async function findRubric(db: Db, classId: number): Promise<Quality[]> {
-  const [rows] = await db.execute<Row[]>('SELECT qualities FROM rubrics WHERE class_id = ? ORDER BY id DESC LIMIT 1', [classId])
+  const [rows] = await db.execute<Row[]>('SELECT qualities FROM rubrics WHERE class_id = ? ORDER BY id DESC LIMIT 1', [
+    classId
+  ])
   return rows[0] ? rubricSchema.parse(rows[0].qualities) : [...DEFAULT_RUBRIC]
 }
 
@@ -56,6 +79,9 @@ export async function insertRubric(db: Db, classId: number, qualities: readonly 
 }
 
 export async function instructorName(db: Db, classId: number): Promise<string> {
-  const [rows] = await db.execute<Row[]>('SELECT a.name FROM classes c JOIN accounts a ON a.id = c.instructor_id WHERE c.id = ?', [classId])
+  const [rows] = await db.execute<Row[]>(
+    'SELECT a.name FROM classes c JOIN accounts a ON a.id = c.instructor_id WHERE c.id = ?',
+    [classId]
+  )
   return (rows[0]?.name as string | undefined) ?? ''
 }

@@ -8,39 +8,59 @@ import { COLUMNS, FROM, mapPiece } from './submissions'
 
 /** What hangs on each shelf: pieces to review, the latest hand-in of each exercise that is not confirmed, what is released. */
 const SHELF: Readonly<Record<Shelf, string>> = {
-  review: 'COALESCE(k.state, \'draft\') = \'draft\' AND s.assignment_id IS NULL',
+  review: "COALESCE(k.state, 'draft') = 'draft' AND s.assignment_id IS NULL",
   exercises: `s.assignment_id IS NOT NULL AND EXISTS (SELECT 1 FROM assignments x WHERE x.id = s.assignment_id AND x.confirmed_at IS NULL)
     AND NOT EXISTS (SELECT 1 FROM submissions n WHERE n.assignment_id = s.assignment_id AND n.id > s.id)`,
-  released: 'k.state = \'released\''
+  released: "k.state = 'released'"
 }
 
 function mapListed(row: Row): ListedSubmission {
   const state = row.state as ListedSubmission['measurement']['state']
-  const measurement: ListedSubmission['measurement'] = state === 'done'
-    // One that cannot be read must not hide the others.
-    ? { state, fingerprint: fingerprintSchema.nullable().catch(null).parse(row.fingerprint) }
-    : state === 'failed' ? { state, reason: row.reason as string } : { state }
+  const measurement: ListedSubmission['measurement'] =
+    state === 'done'
+      ? // One that cannot be read must not hide the others.
+        { state, fingerprint: fingerprintSchema.nullable().catch(null).parse(row.fingerprint) }
+      : state === 'failed'
+        ? { state, reason: row.reason as string }
+        : { state }
   return { ...mapPiece(row), measurement }
 }
 
 const LISTED = `SELECT ${COLUMNS}, m.state, m.fingerprint, m.reason ${FROM}`
 
-export interface Window { readonly after: number | null, readonly most: number }
+export interface Window {
+  readonly after: number | null
+  readonly most: number
+}
 
 /** Oldest first: the order in which they are worked. Released ones latest first. */
-export async function listShelf(db: Db, instructorId: number, shelf: Shelf, { after, most }: Window): Promise<ListedSubmission[]> {
-  const latest = shelf === 'released', [past, order] = latest ? ['<', 'DESC'] : ['>', 'ASC']
-  const behind = after === null ? '' : `AND (s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
+export async function listShelf(
+  db: Db,
+  {
+    instructorId,
+    shelf,
+    window: { after, most }
+  }: { readonly instructorId: number; readonly shelf: Shelf; readonly window: Window }
+): Promise<ListedSubmission[]> {
+  const latest = shelf === 'released',
+    [past, order] = latest ? ['<', 'DESC'] : ['>', 'ASC']
+  const behind =
+    after === null
+      ? ''
+      : `AND (s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
   const [rows] = await db.execute<Row[]>(
     `${LISTED} WHERE c.instructor_id = ? AND ${SHELF[shelf]} ${behind} ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}`,
-    after === null ? [instructorId] : [instructorId, after])
+    after === null ? [instructorId] : [instructorId, after]
+  )
   return rows.map(mapListed)
 }
 
 /** A learner's own, latest first. */
 export async function listOwn(db: Db, learnerId: number, { after, most }: Window): Promise<ListedSubmission[]> {
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.learner_id = ? AND s.id < ? ORDER BY s.id DESC LIMIT ${most}`, [learnerId, after ?? Number.MAX_SAFE_INTEGER])
+    `${LISTED} WHERE s.learner_id = ? AND s.id < ? ORDER BY s.id DESC LIMIT ${most}`,
+    [learnerId, after ?? Number.MAX_SAFE_INTEGER]
+  )
   return rows.map(row => ({ ...mapListed(row), spentMinutes: 0 }))
 }
 
@@ -48,7 +68,9 @@ export async function listOwn(db: Db, learnerId: number, { after, most }: Window
 export async function listSome(db: Db, accountId: number, ids: readonly number[]): Promise<ListedSubmission[]> {
   if (ids.length === 0) return []
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.id IN (${ids.map(() => '?').join(', ')}) AND (c.instructor_id = ? OR s.learner_id = ?)`, [...ids, accountId, accountId])
+    `${LISTED} WHERE s.id IN (${ids.map(() => '?').join(', ')}) AND (c.instructor_id = ? OR s.learner_id = ?)`,
+    [...ids, accountId, accountId]
+  )
   return rows.map(row => ({ ...mapListed(row), ...(row.instructor_id === accountId ? {} : { spentMinutes: 0 }) }))
 }
 
@@ -59,10 +81,12 @@ export async function countShelves(db: Db, instructorId: number): Promise<ShelfT
        SUM(IF(${SHELF.review}, GREATEST(0, c.budget_minutes - FLOOR(COALESCE(k.seconds, 0) / 60)), 0)) AS minutes,
        MIN(IF(${SHELF.review}, s.handed_in_at, NULL)) AS oldest
      FROM submissions s JOIN classes c ON c.id = s.class_id LEFT JOIN critiques k ON k.submission_id = s.id WHERE c.instructor_id = ?`,
-    [instructorId])
+    [instructorId]
+  )
   const { review, exercises, released, minutes, oldest } = rows[0]!
   return {
     counts: { review: Number(review), exercises: Number(exercises), released: Number(released) },
-    minutes: Number(minutes), oldest: (oldest as Date | null)?.toISOString() ?? null
+    minutes: Number(minutes),
+    oldest: (oldest as Date | null)?.toISOString() ?? null
   }
 }

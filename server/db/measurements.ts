@@ -13,24 +13,34 @@ export async function insertMeasurement(db: Db, submissionId: number): Promise<v
 
 /** Asks anew for what was measured by other definitions. What is there is shown until the new one is. */
 export async function askOutdated(db: Db, version: number): Promise<void> {
-  await db.execute('UPDATE measurements SET asked = asked + 1 WHERE state = \'done\' AND report_version <> ? AND asked = answered', [version])
+  await db.execute(
+    "UPDATE measurements SET asked = asked + 1 WHERE state = 'done' AND report_version <> ? AND asked = answered",
+    [version]
+  )
 }
 
 /** What is known of a piece changed: it is measured anew, before what was only outdated. */
 export async function askAgain(db: Db, submissionId: number): Promise<void> {
-  await db.execute('UPDATE measurements SET asked = asked + 1, asked_at = UTC_TIMESTAMP(3) WHERE submission_id = ?', [submissionId])
+  await db.execute('UPDATE measurements SET asked = asked + 1, asked_at = UTC_TIMESTAMP(3) WHERE submission_id = ?', [
+    submissionId
+  ])
 }
 
 /** Somebody waits for what was asked for: it goes before the rest. */
 export async function hurry(db: Db, submissionId: number): Promise<void> {
-  await db.execute('UPDATE measurements SET asked_at = UTC_TIMESTAMP(3) WHERE submission_id = ? AND asked <> answered AND asked_at IS NULL', [submissionId])
+  await db.execute(
+    'UPDATE measurements SET asked_at = UTC_TIMESTAMP(3) WHERE submission_id = ? AND asked <> answered AND asked_at IS NULL',
+    [submissionId]
+  )
 }
 
 /** Asks anew for all pieces of a class whose critiques are not released; each when its turn comes, or somebody waits for it. */
 export async function askAgainInClass(db: Db, classId: number): Promise<void> {
   await db.execute(
     `UPDATE measurements m JOIN submissions s ON s.id = m.submission_id JOIN critiques k ON k.submission_id = s.id
-     SET m.asked = m.asked + 1 WHERE s.class_id = ? AND k.state <> 'released'`, [classId])
+     SET m.asked = m.asked + 1 WHERE s.class_id = ? AND k.state <> 'released'`,
+    [classId]
+  )
 }
 
 /** What there is to measure, and how. */
@@ -60,9 +70,13 @@ async function nextFree(db: Db): Promise<number | null> {
   const [candidates] = await db.execute<Row[]>(
     `SELECT m.submission_id FROM measurements m JOIN submissions s ON s.id = m.submission_id WHERE ${FREE}
      ORDER BY m.state = 'done' AND m.asked_at IS NULL, (SELECT MAX(o.updated_at) FROM measurements o JOIN submissions t ON t.id = o.submission_id
-       WHERE t.learner_id = s.learner_id AND o.state <> 'queued'), m.submission_id LIMIT 8`)
+       WHERE t.learner_id = s.learner_id AND o.state <> 'queued'), m.submission_id LIMIT 8`
+  )
   for (const { submission_id: id } of candidates) {
-    const [rows] = await db.execute<Row[]>(`SELECT 1 FROM measurements m WHERE m.submission_id = ? AND ${FREE} FOR UPDATE SKIP LOCKED`, [id as number])
+    const [rows] = await db.execute<Row[]>(
+      `SELECT 1 FROM measurements m WHERE m.submission_id = ? AND ${FREE} FOR UPDATE SKIP LOCKED`,
+      [id as number]
+    )
     if (rows.length > 0) return id as number
   }
   return null
@@ -75,11 +89,15 @@ async function nextFree(db: Db): Promise<number | null> {
 export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
   const id = await nextFree(db)
   if (id === null) return null
-  await db.execute('UPDATE measurements SET state = IF(state = \'done\', \'done\', \'measuring\') WHERE submission_id = ?', [id])
+  await db.execute("UPDATE measurements SET state = IF(state = 'done', 'done', 'measuring') WHERE submission_id = ?", [
+    id
+  ])
   await renewLease(db, id)
   const [jobs] = await db.execute<Row[]>(
     `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, x.exercise FROM measurements m JOIN submissions s ON s.id = m.submission_id
-     JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id WHERE m.submission_id = ?`, [id])
+     JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id WHERE m.submission_id = ?`,
+    [id]
+  )
   const job = jobs[0]
   return {
     submissionId: id,
@@ -97,7 +115,9 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
 export async function renewLease(db: Db, submissionId: number): Promise<void> {
   await db.execute(
     `UPDATE measurements SET leased_until = UTC_TIMESTAMP(3) + INTERVAL ${LEASE_S} SECOND, updated_at = UTC_TIMESTAMP(3)
-     WHERE submission_id = ?`, [submissionId])
+     WHERE submission_id = ?`,
+    [submissionId]
+  )
 }
 
 export interface Measured {
@@ -108,29 +128,56 @@ export interface Measured {
   readonly fingerprint: Fingerprint | null
 }
 
-export async function storeReport(db: Db, submissionId: number, { asked, report, extras, checks, fingerprint }: Measured): Promise<void> {
+export async function storeReport(
+  db: Db,
+  submissionId: number,
+  { asked, report, extras, checks, fingerprint }: Measured
+): Promise<void> {
   await db.execute(
     `UPDATE measurements SET state = 'done', answered = ?, report_version = ?, report = ?, extras = ?, checks = ?, fingerprint = ?, reason = NULL,
        asked_at = NULL, leased_until = NULL, updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?`,
-    [asked, report.version, JSON.stringify(report), JSON.stringify(extras), checks && JSON.stringify(checks), fingerprint && JSON.stringify(fingerprint), submissionId])
+    [
+      asked,
+      report.version,
+      JSON.stringify(report),
+      JSON.stringify(extras),
+      checks && JSON.stringify(checks),
+      fingerprint && JSON.stringify(fingerprint),
+      submissionId
+    ]
+  )
 }
 
 export async function storeMeasurementFailure(db: Db, submissionId: number, reason: string): Promise<void> {
-  await db.execute('UPDATE measurements SET state = \'failed\', reason = ?, updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?', [reason.slice(0, 500), submissionId])
+  await db.execute(
+    "UPDATE measurements SET state = 'failed', reason = ?, updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?",
+    [reason.slice(0, 500), submissionId]
+  )
 }
 
 /** Queues a failed one again. One that is queued or under way stays so, one that is done too. */
 export async function requeueFailed(db: Db, submissionId: number): Promise<void> {
-  await db.execute('UPDATE measurements SET state = \'queued\' WHERE submission_id = ? AND state = \'failed\'', [submissionId])
+  await db.execute("UPDATE measurements SET state = 'queued' WHERE submission_id = ? AND state = 'failed'", [
+    submissionId
+  ])
 }
 
 /** What is measured of a piece; null while it is not, or can no longer be read. @property current nothing newer was asked for. */
-export async function findMeasures(db: Db, submissionId: number): Promise<(PieceMeasures & { readonly current: boolean }) | null> {
-  const [rows] = await db.execute<Row[]>('SELECT state, report, extras, asked = answered AS current FROM measurements WHERE submission_id = ?', [submissionId])
+export async function findMeasures(
+  db: Db,
+  submissionId: number
+): Promise<(PieceMeasures & { readonly current: boolean }) | null> {
+  const [rows] = await db.execute<Row[]>(
+    'SELECT state, report, extras, asked = answered AS current FROM measurements WHERE submission_id = ?',
+    [submissionId]
+  )
   const row = rows[0]
   if (row?.state !== 'done') return null
-  const report = reportSchema.safeParse(row.report), extras = extrasSchema.safeParse(row.extras)
-  return report.success && extras.success ? { report: report.data, extras: extras.data, current: row.current === 1 } : null
+  const report = reportSchema.safeParse(row.report),
+    extras = extrasSchema.safeParse(row.extras)
+  return report.success && extras.success
+    ? { report: report.data, extras: extras.data, current: row.current === 1 }
+    : null
 }
 
 export async function findMeasurementState(db: Db, submissionId: number): Promise<Measurement['state'] | null> {

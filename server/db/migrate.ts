@@ -10,22 +10,29 @@ import type { Row } from './pool'
 
 /** Statements of a file: split at semicolons that end a line, comments dropped. */
 export function statementsOf(sql: string): string[] {
-  return sql.replace(/^\s*--.*$/gm, '').split(/;\s*(?:\n|$)/).map(s => s.trim()).filter(s => s !== '')
+  return sql
+    .replace(/^\s*--.*$/gm, '')
+    .split(/;\s*(?:\n|$)/)
+    .map(s => s.trim())
+    .filter(s => s !== '')
 }
 
 /** @returns the names of the files applied now. @throws Error naming the file that failed. */
 export async function migrate(pool: Pool, folder: string): Promise<string[]> {
   const connection = await pool.getConnection()
   try {
-    await connection.query('SELECT GET_LOCK(\'critica-migrate\', 60)')
-    await connection.query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) NOT NULL PRIMARY KEY, applied_at DATETIME(3) NOT NULL DEFAULT UTC_TIMESTAMP(3))')
+    await connection.query("SELECT GET_LOCK('critica-migrate', 60)")
+    await connection.query(
+      'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) NOT NULL PRIMARY KEY, applied_at DATETIME(3) NOT NULL DEFAULT UTC_TIMESTAMP(3))'
+    )
     const [rows] = await connection.query<Row[]>('SELECT name FROM migrations')
     const done = new Set(rows.map(row => String(row.name)))
     const files = (await readdir(folder)).filter(f => /^\d{4}_.+\.sql$/.test(f)).sort()
     const applied: string[] = []
     for (const file of files.filter(f => !done.has(f))) {
       try {
-        for (const statement of statementsOf(await readFile(join(folder, file), 'utf8'))) await connection.query(statement)
+        for (const statement of statementsOf(await readFile(join(folder, file), 'utf8')))
+          await connection.query(statement)
       } catch (error) {
         throw new Error(`the migration ${file} failed: ${(error as Error).message}`, { cause: error })
       }
@@ -34,7 +41,7 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
     }
     return applied
   } finally {
-    await connection.query('SELECT RELEASE_LOCK(\'critica-migrate\')').catch(() => {})
+    await connection.query("SELECT RELEASE_LOCK('critica-migrate')").catch(() => {})
     connection.release()
   }
 }

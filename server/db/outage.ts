@@ -5,8 +5,18 @@ export class DatabaseAway extends Error {}
 
 /** Lost connections, refused ones, and a server that is starting, stopping or full. */
 const AWAY = new Set([
-  'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT', 'EHOSTUNREACH', 'PROTOCOL_CONNECTION_LOST',
-  'ER_SERVER_SHUTDOWN', 'ER_CON_COUNT_ERROR', 'ER_STATEMENT_TIMEOUT', 'ER_CONNECTION_KILLED', 'ER_TOO_MANY_USER_CONNECTIONS'
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOENT',
+  'EHOSTUNREACH',
+  'PROTOCOL_CONNECTION_LOST',
+  'ER_SERVER_SHUTDOWN',
+  'ER_CON_COUNT_ERROR',
+  'ER_STATEMENT_TIMEOUT',
+  'ER_CONNECTION_KILLED',
+  'ER_TOO_MANY_USER_CONNECTIONS'
 ])
 /** Deadlock (1213) and lock wait (1205): the same change, made again, may well go through. */
 const CROSSED = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT'])
@@ -16,6 +26,8 @@ const codeOf = (error: unknown): string => String((error as { code?: unknown } |
 export const metAnother = (error: unknown): boolean => CROSSED.has(codeOf(error))
 
 export const databaseAway = (error: unknown): boolean =>
-  error instanceof DatabaseAway || AWAY.has(codeOf(error)) || metAnother(error)
+  error instanceof DatabaseAway
+  || AWAY.has(codeOf(error))
+  || metAnother(error)
   // The driver's own words for a connection that closed while a statement waited in its queue.
   || (error instanceof Error && /closed state|Pool is closed|Queue limit reached/.test(error.message))

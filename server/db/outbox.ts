@@ -1,7 +1,10 @@
 import type { Mail } from '../../shared/mail'
 import type { Db, Row } from './pool'
 
-export async function insertMail(db: Db, accountId: number, subject: string, body: string): Promise<void> {
+export async function insertMail(
+  db: Db,
+  { accountId, subject, body }: { readonly accountId: number; readonly subject: string; readonly body: string }
+): Promise<void> {
   await db.execute('INSERT INTO outbox (account_id, subject, body) VALUES (?, ?, ?)', [accountId, subject, body])
 }
 
@@ -10,14 +13,27 @@ export async function listMail(db: Db, accountId: number): Promise<Mail[]> {
   const [rows] = await db.execute<Row[]>(
     `SELECT o.id, a.name, a.email, o.subject, o.body, o.created_at, o.delivered_at, o.failure FROM outbox o JOIN accounts a ON a.id = o.account_id
      WHERE o.account_id = ? OR o.account_id IN (SELECT e.learner_id FROM enrolments e JOIN classes c ON c.id = e.class_id WHERE c.instructor_id = ?)
-     ORDER BY o.id DESC LIMIT 100`, [accountId, accountId])
+     ORDER BY o.id DESC LIMIT 100`,
+    [accountId, accountId]
+  )
   return rows.map(row => ({
-    id: row.id as number, to: { name: row.name as string, email: row.email as string }, subject: row.subject as string, body: row.body as string, sentAt: (row.created_at as Date).toISOString(),
-    deliveredAt: (row.delivered_at as Date | null)?.toISOString() ?? null, failure: row.failure as string
+    id: row.id as number,
+    to: { name: row.name as string, email: row.email as string },
+    subject: row.subject as string,
+    body: row.body as string,
+    sentAt: (row.created_at as Date).toISOString(),
+    deliveredAt: (row.delivered_at as Date | null)?.toISOString() ?? null,
+    failure: row.failure as string
   }))
 }
 
-export interface Undelivered { readonly id: number, readonly email: string, readonly name: string, readonly subject: string, readonly body: string }
+export interface Undelivered {
+  readonly id: number
+  readonly email: string
+  readonly name: string
+  readonly subject: string
+  readonly body: string
+}
 
 /**
  * The oldest mail of the last day that no mail server has taken, held until the transaction ends; each failure makes it
@@ -28,13 +44,24 @@ export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
     `SELECT o.id, a.email, a.name, o.subject, o.body FROM outbox o JOIN accounts a ON a.id = o.account_id
      WHERE o.delivered_at IS NULL AND a.email NOT LIKE '%.example' AND o.created_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY
        AND (o.tried_at IS NULL OR o.tried_at < UTC_TIMESTAMP(3) - INTERVAL o.tries MINUTE)
-     ORDER BY o.id LIMIT 1 FOR UPDATE SKIP LOCKED`)
+     ORDER BY o.id LIMIT 1 FOR UPDATE SKIP LOCKED`
+  )
   const row = rows[0]
-  return row ? { id: row.id as number, email: row.email as string, name: row.name as string, subject: row.subject as string, body: row.body as string } : null
+  return row
+    ? {
+        id: row.id as number,
+        email: row.email as string,
+        name: row.name as string,
+        subject: row.subject as string,
+        body: row.body as string
+      }
+    : null
 }
 
 /** @param failure empty when it was taken. */
 export async function markTried(db: Db, id: number, failure: string): Promise<void> {
   await db.execute(
-    'UPDATE outbox SET tries = tries + 1, tried_at = UTC_TIMESTAMP(3), failure = ?, delivered_at = IF(? = \'\', UTC_TIMESTAMP(3), NULL) WHERE id = ?', [failure.slice(0, 300), failure, id])
+    "UPDATE outbox SET tries = tries + 1, tried_at = UTC_TIMESTAMP(3), failure = ?, delivered_at = IF(? = '', UTC_TIMESTAMP(3), NULL) WHERE id = ?",
+    [failure.slice(0, 300), failure, id]
+  )
 }

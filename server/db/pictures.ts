@@ -1,34 +1,57 @@
 import type { Changed, Db, Row } from './pool'
 
-export interface Blob { readonly sha256: string, readonly mediaType: string, readonly bytes: Buffer }
+export interface Blob {
+  readonly sha256: string
+  readonly mediaType: string
+  readonly bytes: Buffer
+}
 
 /** Keeps a blob once: the same bytes again are no second copy. */
 export async function insertBlob(db: Db, { sha256, mediaType, bytes }: Blob): Promise<void> {
   await db.execute('INSERT IGNORE INTO blobs (sha256, media_type, bytes) VALUES (?, ?, ?)', [sha256, mediaType, bytes])
 }
 
-export interface NewPicture { readonly original: string, readonly display: string, readonly thumb: string, readonly format: string, readonly width: number, readonly height: number }
+export interface NewPicture {
+  readonly original: string
+  readonly display: string
+  readonly thumb: string
+  readonly format: string
+  readonly width: number
+  readonly height: number
+}
 
 export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
   const [result] = await db.execute<Changed>(
     'INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height) VALUES (?, ?, ?, ?, ?, ?)',
-    [p.original, p.display, p.thumb, p.format, p.width, p.height])
+    [p.original, p.display, p.thumb, p.format, p.width, p.height]
+  )
   return result.insertId
 }
 
 export type PictureSize = 'original' | 'display' | 'thumb' | 'full'
 
-const COLUMN: Readonly<Record<PictureSize, string>> = { original: 'p.original_sha', display: 'p.display_sha', thumb: 'p.thumb_sha', full: 'p.full_sha' }
+const COLUMN: Readonly<Record<PictureSize, string>> = {
+  original: 'p.original_sha',
+  display: 'p.display_sha',
+  thumb: 'p.thumb_sha',
+  full: 'p.full_sha'
+}
 
 const mapBlob = (row: Row | undefined): Blob | null =>
-  (row ? { sha256: row.sha256 as string, mediaType: row.media_type as string, bytes: row.bytes as Buffer } : null)
+  row ? { sha256: row.sha256 as string, mediaType: row.media_type as string, bytes: row.bytes as Buffer } : null
 
 /** By which hash one size of a submission's picture, or the display size of its reference, is kept; null when it is not. */
-export async function findPictureHash(db: Db, submissionId: number, size: PictureSize | 'reference'): Promise<string | null> {
+export async function findPictureHash(
+  db: Db,
+  submissionId: number,
+  size: PictureSize | 'reference'
+): Promise<string | null> {
   const [rows] = await db.execute<Row[]>(
     size === 'reference'
       ? 'SELECT p.display_sha AS sha FROM submissions s JOIN pictures p ON p.id = s.reference_id WHERE s.id = ?'
-      : `SELECT ${COLUMN[size]} AS sha FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?`, [submissionId])
+      : `SELECT ${COLUMN[size]} AS sha FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?`,
+    [submissionId]
+  )
   return (rows[0]?.sha as string | null | undefined) ?? null
 }
 
@@ -38,11 +61,18 @@ export async function findBlob(db: Db, sha256: string): Promise<Blob | null> {
 }
 
 /** The bytes of one size of a submission's picture, or null. */
-export async function findPictureBytes(db: Db, submissionId: number, size: PictureSize | 'reference'): Promise<Blob | null> {
+export async function findPictureBytes(
+  db: Db,
+  submissionId: number,
+  size: PictureSize | 'reference'
+): Promise<Blob | null> {
   const sha = await findPictureHash(db, submissionId, size)
   return sha === null ? null : findBlob(db, sha)
 }
 
 export async function updateFullSize(db: Db, submissionId: number, sha256: string): Promise<void> {
-  await db.execute('UPDATE pictures p JOIN submissions s ON s.picture_id = p.id SET p.full_sha = ? WHERE s.id = ?', [sha256, submissionId])
+  await db.execute('UPDATE pictures p JOIN submissions s ON s.picture_id = p.id SET p.full_sha = ? WHERE s.id = ?', [
+    sha256,
+    submissionId
+  ])
 }

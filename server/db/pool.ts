@@ -2,7 +2,13 @@
  * The one connection pool. Times are UTC both ways; a transaction holds one connection. Every statement has a time
  * limit: a connection that let one pass is thrown away, since nobody knows what it still answers.
  */
-import mysql, { type ExecuteValues, type Pool, type PoolConnection, type ResultSetHeader, type RowDataPacket } from 'mysql2/promise'
+import mysql, {
+  type ExecuteValues,
+  type Pool,
+  type PoolConnection,
+  type ResultSetHeader,
+  type RowDataPacket
+} from 'mysql2/promise'
 import pRetry from 'p-retry'
 import { within } from '../limit'
 import { DatabaseAway, metAnother } from './outage'
@@ -18,7 +24,9 @@ export interface Db {
 }
 
 /** Waiting for a connection; a statement; a statement that carries a picture. Milliseconds. */
-const CONNECTION_MS = 3000, STATEMENT_MS = 5000, BLOB_STATEMENT_MS = 30_000
+const CONNECTION_MS = 3000,
+  STATEMENT_MS = 5000,
+  BLOB_STATEMENT_MS = 30_000
 /** A row that another change holds: seconds until this one begins again. */
 const LOCK_WAIT_S = 2
 const BLOB_BYTES = 256 * 1024
@@ -30,12 +38,20 @@ let name = ''
 export function openPool(url: string): Pool {
   name = new URL(url).pathname.slice(1)
   pool = mysql.createPool({
-    uri: url, connectionLimit: 10, queueLimit: 1000, connectTimeout: CONNECTION_MS, timezone: 'Z', charset: 'utf8mb4_general_ci',
+    uri: url,
+    connectionLimit: 10,
+    queueLimit: 1000,
+    connectTimeout: CONNECTION_MS,
+    timezone: 'Z',
+    charset: 'utf8mb4_general_ci',
     enableKeepAlive: true
   })
   // The driver's time zone only tells it how to read; this makes the server's own clock functions agree.
-  pool.on('connection', connection => connection.query(
-    `SET time_zone = '+00:00', innodb_lock_wait_timeout = ${LOCK_WAIT_S}, max_statement_time = ${BLOB_STATEMENT_MS / 1000}`))
+  pool.on('connection', connection =>
+    connection.query(
+      `SET time_zone = '+00:00', innodb_lock_wait_timeout = ${LOCK_WAIT_S}, max_statement_time = ${BLOB_STATEMENT_MS / 1000}`
+    )
+  )
   return pool
 }
 
@@ -60,7 +76,10 @@ async function connect(): Promise<PoolConnection> {
     return await within(CONNECTION_MS, away, () => coming)
   } catch (error) {
     // One that comes after all goes back to the others.
-    void coming.then(connection => connection.release(), () => {})
+    void coming.then(
+      connection => connection.release(),
+      () => {}
+    )
     throw error
   }
 }
@@ -93,7 +112,7 @@ export const db = (): Db => pooled
 
 /** Runs `work` in one transaction, once: all of it is kept, or nothing. For what reaches beyond the database. */
 export function transactionOnce<T>(work: (connection: Db) => Promise<T>): Promise<T> {
-  return withConnection(async (connection) => {
+  return withConnection(async connection => {
     const statement = (run: () => Promise<unknown>): Promise<unknown> => within(STATEMENT_MS, away, run)
     await statement(() => connection.beginTransaction())
     try {
@@ -110,6 +129,10 @@ export function transactionOnce<T>(work: (connection: Db) => Promise<T>): Promis
 /** As `transactionOnce`, begun again when it met another change half way: `work` may run more than once. */
 export function transaction<T>(work: (connection: Db) => Promise<T>): Promise<T> {
   return pRetry(() => transactionOnce(work), {
-    retries: 4, minTimeout: 15, factor: 2, randomize: true, shouldRetry: ({ error }) => metAnother(error)
+    retries: 4,
+    minTimeout: 15,
+    factor: 2,
+    randomize: true,
+    shouldRetry: ({ error }) => metAnother(error)
   })
 }

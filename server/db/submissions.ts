@@ -44,23 +44,55 @@ export function mapPiece(row: Row): PieceFacts {
 }
 
 /** Whose a piece is. */
-export interface Owned<T> { readonly piece: T, readonly instructorId: number }
+export interface Owned<T> {
+  readonly piece: T
+  readonly instructorId: number
+}
 
 export async function insertSubmission(
-  db: Db, learnerId: number, pictureId: number, handIn: HandIn, handedInAt: Date, referenceId: number | null
+  db: Db,
+  {
+    learnerId,
+    pictureId,
+    handIn,
+    handedInAt,
+    referenceId
+  }: {
+    readonly learnerId: number
+    readonly pictureId: number
+    readonly handIn: HandIn
+    readonly handedInAt: Date
+    readonly referenceId: number | null
+  }
 ): Promise<number> {
   const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
   const [result] = await db.execute<Changed>(
     `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id, handed_in_at, reference_id)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-    [classId, learnerId, pictureId, title, stage, medium, question, about, plannedScheme, assignmentId ?? null, handedInAt, referenceId])
+    [
+      classId,
+      learnerId,
+      pictureId,
+      title,
+      stage,
+      medium,
+      question,
+      about,
+      plannedScheme,
+      assignmentId ?? null,
+      handedInAt,
+      referenceId
+    ]
+  )
   return result.insertId
 }
 
 export async function findSubmission(db: Db, id: number): Promise<Owned<Submission> | null> {
   const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS}, m.state, m.report, m.reason ${FROM} WHERE s.id = ?`, [id])
   const row = rows[0]
-  return row ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, instructorId: row.instructor_id as number } : null
+  return row
+    ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, instructorId: row.instructor_id as number }
+    : null
 }
 
 /** Without its measurement: a report takes longer to read than everything else of a piece. */

@@ -30,18 +30,27 @@ function readBytes({ node: { req } }: H3Event, limit: number): Promise<Buffer> {
     const take = (part: Buffer): void => {
       length += part.length
       // What still comes flows past unread, so that the answer reaches a sender who is still sending.
-      if (length > limit) end(() => { req.resume(); reject(tooLarge(limit)) })
+      if (length > limit)
+        end(() => {
+          req.resume()
+          reject(tooLarge(limit))
+        })
       else parts.push(part)
     }
     req.on('data', take).on('end', done).on('error', broken).on('close', broken)
   })
 }
 
-const QUOTE = 34, BACKSLASH = 92, OPENS = new Set([91, 123]), CLOSES = new Set([93, 125])
+const QUOTE = 34,
+  BACKSLASH = 92,
+  OPENS = new Set([91, 123]),
+  CLOSES = new Set([93, 125])
 
 /** How deep the brackets of a JSON text nest, those inside its strings not counted. */
 export function nestingOf(json: Uint8Array): number {
-  let depth = 0, deepest = 0, quoted = false
+  let depth = 0,
+    deepest = 0,
+    quoted = false
   for (let i = 0; i < json.length; i++) {
     const byte = json[i]!
     if (quoted) {

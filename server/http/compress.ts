@@ -9,7 +9,8 @@ const WORTH_BYTES = 1400
 
 /** @param answer of a handler. @returns it as it is where it is short, not JSON, or asked for plain. */
 export async function compressed(event: H3Event, answer: unknown): Promise<unknown> {
-  if (typeof answer !== 'object' || answer === null || Buffer.isBuffer(answer) || answer instanceof ReadableStream) return answer
+  if (typeof answer !== 'object' || answer === null || Buffer.isBuffer(answer) || answer instanceof ReadableStream)
+    return answer
   const json = JSON.stringify(answer)
   setResponseHeader(event, 'content-type', 'application/json')
   appendResponseHeader(event, 'vary', 'accept-encoding')

@@ -44,8 +44,10 @@ export async function withForm<T>(event: H3Event, limits: FormLimits, work: (for
 async function read({ node: { req } }: H3Event, limits: FormLimits, files: Map<string, string>): Promise<Form> {
   const longest = limits.files.length * limits.fileBytes + limits.fields * (limits.fieldBytes + 1024)
   if (Number(req.headers['content-length'] ?? 0) > longest) throw new AppError('too-large', limits.tooLong)
-  if (!/^multipart\/form-data\b/i.test(req.headers['content-type'] ?? '')) throw new AppError('wrong-type', 'A form with a file is wanted here.')
-  const words: Record<string, string> = Object.create(null) as Record<string, string>, empty = new Set<string>()
+  if (!/^multipart\/form-data\b/i.test(req.headers['content-type'] ?? ''))
+    throw new AppError('wrong-type', 'A form with a file is wanted here.')
+  const words: Record<string, string> = Object.create(null) as Record<string, string>,
+    empty = new Set<string>()
   const form = parserOf(req.headers as BusboyHeaders, limits)
   const writing: Promise<void>[] = []
   await new Promise<void>((resolve, reject) => {
@@ -55,9 +57,13 @@ async function read({ node: { req } }: H3Event, limits: FormLimits, files: Map<s
       reject(error)
     }
     const broken = (): void => stop(new AppError('invalid', 'The upload broke off before its end. Send it again.'))
-    req.setTimeout(SILENT_MS, () => { broken(); req.destroy() })
+    req.setTimeout(SILENT_MS, () => {
+      broken()
+      req.destroy()
+    })
     req.once('aborted', broken).once('error', broken)
-    for (const event of ['partsLimit', 'filesLimit', 'fieldsLimit'] as const) form.once(event, () => stop(new AppError('invalid', 'The form has more parts than it should.')))
+    for (const event of ['partsLimit', 'filesLimit', 'fieldsLimit'] as const)
+      form.once(event, () => stop(new AppError('invalid', 'The form has more parts than it should.')))
     form.once('error', broken)
     form.on('field', (name, value, _nameCut, cut) => {
       if (cut) stop(new AppError('too-large', `“${name.slice(0, 40)}” is too long.`))
@@ -71,25 +77,42 @@ async function read({ node: { req } }: H3Event, limits: FormLimits, files: Map<s
       const file = scratchFile()
       files.set(name, file)
       let length = 0
-      stream.on('data', (part: Buffer) => { length += part.length })
+      stream.on('data', (part: Buffer) => {
+        length += part.length
+      })
       stream.once('limit', () => stop(new AppError('too-large', limits.tooLong)))
-      const written = pipeline(stream, createWriteStream(file, { mode: 0o600 })).then(() => { if (length === 0) empty.add(name) })
+      const written = pipeline(stream, createWriteStream(file, { mode: 0o600 })).then(() => {
+        if (length === 0) empty.add(name)
+      })
       written.catch(broken)
       writing.push(written)
     })
-    form.once('finish', () => { Promise.all(writing).then(() => resolve(), broken) })
+    form.once('finish', () => {
+      Promise.all(writing).then(() => resolve(), broken)
+    })
     req.pipe(form)
   }).finally(() => req.setTimeout(0))
   return { words, files: new Map([...files].filter(([name]) => !empty.has(name))) }
 }
 
-function parserOf(headers: BusboyHeaders, { files, fileBytes, fields, fieldBytes }: FormLimits): InstanceType<typeof Busboy> {
+function parserOf(
+  headers: BusboyHeaders,
+  { files, fileBytes, fields, fieldBytes }: FormLimits
+): InstanceType<typeof Busboy> {
   try {
-    return new Busboy({ headers, limits: {
-      // One byte and one part more than allowed tell that there is too much.
-      files: files.length + 1, fileSize: fileBytes + 1, fields: fields + 1, fieldSize: fieldBytes, fieldNameSize: 100, headerPairs: 20,
-      parts: files.length + fields + 2
-    } })
+    return new Busboy({
+      headers,
+      limits: {
+        // One byte and one part more than allowed tell that there is too much.
+        files: files.length + 1,
+        fileSize: fileBytes + 1,
+        fields: fields + 1,
+        fieldSize: fieldBytes,
+        fieldNameSize: 100,
+        headerPairs: 20,
+        parts: files.length + fields + 2
+      }
+    })
   } catch {
     throw new AppError('invalid', 'This form cannot be read.')
   }

@@ -3,7 +3,8 @@ import { expect, it } from 'vitest'
 import { everyAnswer, policyOf } from './policy'
 
 it('lets a page run its own inline scripts and no other', () => {
-  const code = 'window.x = "</b>"', policy = policyOf(`<head><script src="/a.js"></script><script>${code}</script></head>`)
+  const code = 'window.x = "</b>"',
+    policy = policyOf(`<head><script src="/a.js"></script><script>${code}</script></head>`)
   expect(policy.match(/'sha256-[^']+'/g)).toEqual([`'sha256-${createHash('sha256').update(code).digest('base64')}'`])
 })
 

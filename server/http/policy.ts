@@ -6,18 +6,20 @@ import { createHash } from 'node:crypto'
 
 /** Styles are set by the components one by one; a style can show, and cannot run. */
 const PAGE = {
-  'default-src': '\'self\'',
-  'style-src': '\'self\' \'unsafe-inline\'',
-  'img-src': '\'self\' blob: data:',
-  'worker-src': '\'self\' blob:',
-  'object-src': '\'none\'',
-  'base-uri': '\'none\'',
-  'form-action': '\'self\'',
-  'frame-ancestors': '\'none\''
+  'default-src': "'self'",
+  'style-src': "'self' 'unsafe-inline'",
+  'img-src': "'self' blob: data:",
+  'worker-src': "'self' blob:",
+  'object-src': "'none'",
+  'base-uri': "'none'",
+  'form-action': "'self'",
+  'frame-ancestors': "'none'"
 } as const
 
 const written = (directives: Readonly<Record<string, string>>): string =>
-  Object.entries(directives).map(([name, value]) => `${name} ${value}`).join('; ')
+  Object.entries(directives)
+    .map(([name, value]) => `${name} ${value}`)
+    .join('; ')
 
 export const PAGE_POLICY = written(PAGE)
 

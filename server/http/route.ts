@@ -3,7 +3,12 @@
  * leaves as a code and a sentence, and an unexpected error reveals nothing.
  */
 import {
-  appendResponseHeader, defineEventHandler, getRouterParam, setResponseHeader, setResponseStatus, type EventHandler,
+  appendResponseHeader,
+  defineEventHandler,
+  getRouterParam,
+  setResponseHeader,
+  setResponseStatus,
+  type EventHandler,
   type H3Event
 } from 'h3'
 import { AppError, ERROR_STATUS, type ErrorBody } from '../../shared/errors'
@@ -31,7 +36,9 @@ export interface RouteOptions {
 const LIMIT_MS = 12_000
 
 export function route<W extends Who, T>(
-  who: W, handle: (context: Context<W>) => Promise<T>, { limitMs = LIMIT_MS }: RouteOptions = {}
+  who: W,
+  handle: (context: Context<W>) => Promise<T>,
+  { limitMs = LIMIT_MS }: RouteOptions = {}
 ): EventHandler {
   return defineEventHandler(async (event): Promise<unknown> => {
     setResponseHeader(event, 'cache-control', 'no-store')
@@ -59,7 +66,10 @@ const tooLong = (): AppError => new AppError('unavailable', 'This takes too long
 function toldOf(event: H3Event, error: unknown): AppError {
   if (error instanceof AppError) return error
   if (databaseAway(error)) {
-    return new AppError('unavailable', 'The database does not answer just now. What you wrote is still here; try again in a moment.')
+    return new AppError(
+      'unavailable',
+      'The database does not answer just now. What you wrote is still here; try again in a moment.'
+    )
   }
   console.error(`${event.method} ${event.path}:`, error)
   return new AppError('unexpected', 'Something went wrong here. Nothing was changed; try again.')

@@ -14,16 +14,30 @@ async function sender(proxies: string) {
   vi.stubEnv('CRITICA_TRUSTED_PROXY', proxies)
   const { clientAddress, publicOrigin } = await import('./sender')
   const event = (peer: string, headers: Record<string, string>): H3Event =>
-    ({ path: '/', node: { req: { headers: { host: 'critica.test', ...headers }, socket: { remoteAddress: peer }, originalUrl: '/', connection: {} } } }) as never
+    ({
+      path: '/',
+      node: {
+        req: {
+          headers: { host: 'critica.test', ...headers },
+          socket: { remoteAddress: peer },
+          originalUrl: '/',
+          connection: {}
+        }
+      }
+    }) as never
   return {
     address: (peer: string, forwarded: string) => clientAddress(event(peer, { 'x-forwarded-for': forwarded })),
-    origin: (peer: string) => publicOrigin(event(peer, { 'x-forwarded-proto': 'https', 'x-forwarded-host': 'school.test' }))
+    origin: (peer: string) =>
+      publicOrigin(event(peer, { 'x-forwarded-proto': 'https', 'x-forwarded-host': 'school.test' }))
   }
 }
 
 it('an address that a sender claims is believed from a trusted proxy alone', async () => {
   const bare = await sender('')
-  expect([bare.address('203.0.113.9', '198.51.100.1'), bare.origin('203.0.113.9')]).toEqual(['203.0.113.9', 'http://critica.test'])
+  expect([bare.address('203.0.113.9', '198.51.100.1'), bare.origin('203.0.113.9')]).toEqual([
+    '203.0.113.9',
+    'http://critica.test'
+  ])
 })
 
 it('behind trusted proxies it is the last that is none of them: what stands before it, anybody can have written', async () => {
@@ -31,5 +45,8 @@ it('behind trusted proxies it is the last that is none of them: what stands befo
   expect(behind.address('::ffff:10.0.0.1', '192.0.2.7, 198.51.100.1, 10.0.0.2')).toBe('198.51.100.1')
   expect(behind.address('10.0.0.1', '')).toBe('10.0.0.1')
   expect(behind.address('203.0.113.9', '198.51.100.1')).toBe('203.0.113.9')
-  expect([behind.origin('10.0.0.1'), behind.origin('203.0.113.9')]).toEqual(['https://school.test', 'http://critica.test'])
+  expect([behind.origin('10.0.0.1'), behind.origin('203.0.113.9')]).toEqual([
+    'https://school.test',
+    'http://critica.test'
+  ])
 })

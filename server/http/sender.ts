@@ -7,14 +7,19 @@ import { AppError } from '../../shared/errors'
 import { settings } from '../settings'
 
 const plain = (address: string): string => address.replace(/^::ffff:/, '')
-const listOf = (header: string | undefined): string[] => (header ?? '').split(',').map(part => part.trim()).filter(Boolean)
+const listOf = (header: string | undefined): string[] =>
+  (header ?? '')
+    .split(',')
+    .map(part => part.trim())
+    .filter(Boolean)
 
 const peerOf = (event: H3Event): string => plain(event.node.req.socket.remoteAddress ?? 'unknown')
 const behindProxy = (event: H3Event): boolean => settings().CRITICA_TRUSTED_PROXY.includes(peerOf(event))
 
 /** The sender's address: behind trusted proxies the last one that is not itself such a proxy. */
 export function clientAddress(event: H3Event): string {
-  const trusted = settings().CRITICA_TRUSTED_PROXY, peer = peerOf(event)
+  const trusted = settings().CRITICA_TRUSTED_PROXY,
+    peer = peerOf(event)
   if (!trusted.includes(peer)) return peer
   const chain = listOf(getRequestHeader(event, 'x-forwarded-for')).map(plain)
   return chain.findLast(address => !trusted.includes(address)) ?? peer

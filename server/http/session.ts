@@ -8,7 +8,9 @@ import type { Account } from '../../shared/account'
 import { accountOfToken, SESSION_DAYS } from '../services/accounts'
 import { settings } from '../settings'
 
-interface Sealed { token?: string }
+interface Sealed {
+  token?: string
+}
 const NAME = 'critica'
 
 function sealing(): SessionConfig {

@@ -2,7 +2,7 @@ import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { startSweeping, stopSweeping } from '../services/accounts'
 import { closePool, openPool } from '../db/pool'
-import { dropExports } from '../services/making'
+import { dropExports } from '../services/export-jobs'
 import { resumeMeasuring, stopMeasuring } from '../services/measuring'
 import { startPosting, stopPosting } from '../services/posting'
 import { settings } from '../settings'
@@ -16,7 +16,7 @@ const STOP_MS = 2000
 const workerFolder = (): string => join(dirname(process.argv[1]), 'work')
 
 /** Opens what the server lives on, and takes up measurements that a stop or a crash interrupted. */
-export default defineNitroPlugin((nitro) => {
+export default defineNitroPlugin(nitro => {
   try {
     openPool(settings().CRITICA_DATABASE_URL)
   } catch (error) {

@@ -10,7 +10,8 @@ import { findAssignment } from '../db/assignments'
 import { db } from '../db/pool'
 import { findPiece, findSubmission, type Owned } from '../db/submissions'
 
-const gone = (what: string): AppError => new AppError('not-found', `There is no such ${what}, or it is not yours to see.`)
+const gone = (what: string): AppError =>
+  new AppError('not-found', `There is no such ${what}, or it is not yours to see.`)
 
 function visible<T extends PieceFacts>(account: Account, found: Owned<T> | null): Owned<T> {
   if (!found || (found.instructorId !== account.id && found.piece.learner.id !== account.id)) throw gone('piece')
@@ -23,7 +24,8 @@ export const visibleSubmission = async (account: Account, id: number): Promise<S
   visible(account, await findSubmission(db(), id)).piece
 
 /** The same piece and whose it is, without its report. */
-export const visiblePiece = async (account: Account, id: number): Promise<Owned<PieceFacts>> => visible(account, await findPiece(db(), id))
+export const visiblePiece = async (account: Account, id: number): Promise<Owned<PieceFacts>> =>
+  visible(account, await findPiece(db(), id))
 
 /** A piece in a class this instructor teaches. */
 export async function taughtPiece(account: Account, id: number): Promise<PieceFacts> {

@@ -1,7 +1,13 @@
 /** Signing in and out. Sessions live in the database and can be revoked; the cookie only names one. */
 import { createHash, randomBytes } from 'node:crypto'
 import type { Account } from '../../shared/account'
-import { deleteExpiredSessions, deleteSession, findAccountByEmail, findSessionAccount, insertSession } from '../db/accounts'
+import {
+  deleteExpiredSessions,
+  deleteSession,
+  findAccountByEmail,
+  findSessionAccount,
+  insertSession
+} from '../db/accounts'
 import { db, transaction } from '../db/pool'
 import { guess } from './guesses'
 import { hashPassword, verifyPassword } from './passwords'
@@ -24,16 +30,31 @@ export interface SignIn {
 }
 
 /** @returns a new session's token. @throws AppError wrong-sign-in, too-many-tries, unavailable. */
-export async function signIn({ email, password, address, before, now }: SignIn): Promise<{ token: string, account: Account }> {
-  const { id, name, role, email: own } = await guess(email, address, async () => {
+export async function signIn({
+  email,
+  password,
+  address,
+  before,
+  now
+}: SignIn): Promise<{ token: string; account: Account }> {
+  const {
+    id,
+    name,
+    role,
+    email: own
+  } = await guess(email, address, async () => {
     const found = await findAccountByEmail(db(), email)
-    const hash = found?.passwordHash ?? await (decoy ??= hashPassword(randomBytes(16).toString('hex')))
-    return await verifyPassword(hash, password) ? found : null
+    const hash = found?.passwordHash ?? (await (decoy ??= hashPassword(randomBytes(16).toString('hex'))))
+    return (await verifyPassword(hash, password)) ? found : null
   })
   const token = randomBytes(32).toString('base64url')
-  await transaction(async (connection) => {
+  await transaction(async connection => {
     if (before) await deleteSession(connection, hashToken(before))
-    await insertSession(connection, hashToken(token), id, new Date(now.getTime() + SESSION_DAYS * 86_400_000))
+    await insertSession(connection, {
+      tokenHash: hashToken(token),
+      accountId: id,
+      expiresAt: new Date(now.getTime() + SESSION_DAYS * 86_400_000)
+    })
   })
   return { token, account: { id, name, email: own, role } }
 }
@@ -48,4 +69,6 @@ export function startSweeping(): void {
   sweeping = setInterval(() => void deleteExpiredSessions(db()).catch(() => {}), SWEEP_MS)
   sweeping.unref()
 }
-export const stopSweeping = (): void => { if (sweeping) clearInterval(sweeping) }
+export const stopSweeping = (): void => {
+  if (sweeping) clearInterval(sweeping)
+}

@@ -6,7 +6,7 @@ import { askAgain } from '../db/measurements'
 import { transaction, type Db } from '../db/pool'
 import { taughtPiece, visiblePiece } from './access'
 import { tellAnswer, tellQuestion, tellWithdrawn } from './mail'
-import { dropExportsOf } from './making'
+import { dropExportsOf } from './export-jobs'
 import { wakeMeasuring } from './measuring'
 
 async function held(connection: Db, submissionId: number) {
@@ -18,7 +18,7 @@ async function held(connection: Db, submissionId: number) {
 /** Takes a critique back: a draft again, with everything it had. The learner is told. */
 export async function withdrawCritique(account: Account, submissionId: number): Promise<void> {
   const piece = await taughtPiece(account, submissionId)
-  await transaction(async (connection) => {
+  await transaction(async connection => {
     await held(connection, submissionId)
     await markWithdrawn(connection, submissionId)
     // What its class goes by may have changed since.
@@ -33,16 +33,17 @@ export async function withdrawCritique(account: Account, submissionId: number): 
 export async function askBack(account: Account, submissionId: number, question: string): Promise<void> {
   const { piece, instructorId } = await visiblePiece(account, submissionId)
   if (piece.learner.id !== account.id) throw new AppError('not-allowed', 'This is for the learner whose piece it is.')
-  await transaction(async (connection) => {
-    if ((await held(connection, submissionId)).questionBack) throw new AppError('stale', 'You have asked your question; one is what there is.')
+  await transaction(async connection => {
+    if ((await held(connection, submissionId)).questionBack)
+      throw new AppError('stale', 'You have asked your question; one is what there is.')
     await updateQuestionBack(connection, submissionId, question)
-    await tellQuestion(connection, instructorId, piece, question)
+    await tellQuestion(connection, { instructorId, piece, question })
   })
 }
 
 export async function answerBack(account: Account, submissionId: number, answer: string): Promise<void> {
   const piece = await taughtPiece(account, submissionId)
-  await transaction(async (connection) => {
+  await transaction(async connection => {
     if (!(await held(connection, submissionId)).questionBack) throw new AppError('invalid', 'Nothing was asked yet.')
     await updateAnswer(connection, submissionId, answer)
     await tellAnswer(connection, piece, answer)

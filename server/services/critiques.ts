@@ -10,7 +10,15 @@ import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignm
 import { findRubric, findStandards } from '../db/classes'
 import { listAreas } from '../db/areas'
 import { listCorrections } from '../db/corrections'
-import { addSeconds, findCritique, findNotes, markReleased, updateNotes, updateScore, updateVerdict } from '../db/critiques'
+import {
+  addSeconds,
+  findCritique,
+  findNotes,
+  markReleased,
+  updateNotes,
+  updateScore,
+  updateVerdict
+} from '../db/critiques'
 import { askAgain } from '../db/measurements'
 import { db } from '../db/pool'
 import { readablePiece, taughtPiece } from './access'
@@ -24,13 +32,27 @@ async function wholeCritique(piece: PieceFacts, withNotes: boolean): Promise<Cri
   const head = await findCritique(db(), submissionId)
   if (!head) throw new AppError('not-found', 'There is no critique of this piece.')
   const [corrections, areas, assigned, standards, rubric, notes, said] = await Promise.all([
-    listCorrections(db(), submissionId), listAreas(db(), submissionId), findAssignmentOfSubmission(db(), submissionId), findStandards(db(), classId), findRubric(db(), classId),
-    findNotes(db(), submissionId), readingsFor(piece)
+    listCorrections(db(), submissionId),
+    listAreas(db(), submissionId),
+    findAssignmentOfSubmission(db(), submissionId),
+    findStandards(db(), classId),
+    findRubric(db(), classId),
+    findNotes(db(), submissionId),
+    readingsFor(piece)
   ])
-  const assignment = assigned && { id: assigned.assignment.id, exercise: assigned.assignment.exercise, dueOn: assigned.assignment.dueOn }
+  const assignment = assigned && {
+    id: assigned.assignment.id,
+    exercise: assigned.assignment.exercise,
+    dueOn: assigned.assignment.dueOn
+  }
   // The learner reads the instructor's verdicts on the readings, and nothing else of the notes.
-  const seen = withNotes ? { seconds: head.seconds, notes, readings: said.readings }
-    : { seconds: 0, notes: { ...NO_NOTES, judged: notes.judged }, readings: said.readings.filter(r => r.on !== 'first-look') }
+  const seen = withNotes
+    ? { seconds: head.seconds, notes, readings: said.readings }
+    : {
+        seconds: 0,
+        notes: { ...NO_NOTES, judged: notes.judged },
+        readings: said.readings.filter(r => r.on !== 'first-look')
+      }
   return { ...head, corrections, areas, assignment, standards, rubric, current: said.current, ...seen }
 }
 
@@ -47,19 +69,31 @@ const MEASURED_NOTES = ['pairs', 'surroundings', 'stops'] as const
  * Changes some of the notes. Stations visited in two windows are both visited; everything else is refused when it
  * was written over something that is no longer there.
  */
-export async function changeNotes(account: Account, submissionId: number, { over, visited, ...change }: NotesChange): Promise<void> {
-  await editDraft(account, submissionId, async (connection) => {
+export async function changeNotes(
+  account: Account,
+  submissionId: number,
+  { over, visited, ...change }: NotesChange
+): Promise<void> {
+  await editDraft(account, submissionId, async connection => {
     const kept = await findNotes(connection, submissionId)
     if (over) for (const name of Object.keys(change) as (keyof typeof change)[]) refuseStale(kept[name], over[name])
     if (MEASURED_NOTES.some(name => name in change)) await askAgain(connection, submissionId)
-    await updateNotes(connection, submissionId, { ...kept, ...change, visited: [...new Set([...kept.visited, ...visited ?? []])] })
+    await updateNotes(connection, submissionId, {
+      ...kept,
+      ...change,
+      visited: [...new Set([...kept.visited, ...(visited ?? [])])]
+    })
   })
   wakeMeasuring()
 }
 
 /** @param score null for words only. @param over the score it was written over. */
-export const writeScore = (account: Account, submissionId: number, score: Scored | null, over: Scored | null): Promise<void> =>
-  editDraft(account, submissionId, async (connection) => {
+export const writeScore = (
+  account: Account,
+  submissionId: number,
+  { score, over }: { readonly score: Scored | null; readonly over: Scored | null }
+): Promise<void> =>
+  editDraft(account, submissionId, async connection => {
     refuseStale((await findCritique(connection, submissionId))!.score, over)
     await updateScore(connection, submissionId, score)
   })
@@ -68,29 +102,51 @@ export const addTime = (account: Account, submissionId: number, seconds: number)
   editDraft(account, submissionId, connection => addSeconds(connection, submissionId, seconds))
 
 /** @returns the new revision. @throws AppError stale when another tab wrote first. */
-export async function writeVerdict(account: Account, submissionId: number, works: string, verdict: string, revision: number): Promise<number> {
-  const kept = await editDraft(account, submissionId, connection => updateVerdict(connection, submissionId, works, verdict, revision))
-  if (!kept) throw new AppError('stale', 'These words were changed in another window meanwhile. Nothing was overwritten: choose which stays.')
+export async function writeVerdict(
+  account: Account,
+  submissionId: number,
+  { works, verdict, revision }: { readonly works: string; readonly verdict: string; readonly revision: number }
+): Promise<number> {
+  const kept = await editDraft(account, submissionId, connection =>
+    updateVerdict(connection, submissionId, { works, verdict, revision })
+  )
+  if (!kept)
+    throw new AppError(
+      'stale',
+      'These words were changed in another window meanwhile. Nothing was overwritten: choose which stays.'
+    )
   return revision + 1
 }
 
-export const assignExercise = (account: Account, submissionId: number, exercise: ExerciseKey, dueOn: string): Promise<void> =>
-  editDraft(account, submissionId, connection => upsertAssignment(connection, submissionId, exercise, dueOn))
+export const assignExercise = (
+  account: Account,
+  submissionId: number,
+  { exercise, dueOn }: { readonly exercise: ExerciseKey; readonly dueOn: string }
+): Promise<void> =>
+  editDraft(account, submissionId, connection => upsertAssignment(connection, submissionId, { exercise, dueOn }))
 
 /** Takes the exercise back from a draft. @throws AppError invalid when somebody has answered it: a critique taken back was read before. */
 export const unassignExercise = (account: Account, submissionId: number): Promise<void> =>
-  editDraft(account, submissionId, async (connection) => {
+  editDraft(account, submissionId, async connection => {
     const set = await findAssignmentOfSubmission(connection, submissionId)
     if (set?.assignment.handIn) {
-      throw new AppError('invalid', `${set.assignment.learner.name} has handed something in for this exercise already: it stays, and can be confirmed.`)
+      throw new AppError(
+        'invalid',
+        `${set.assignment.learner.name} has handed something in for this exercise already: it stays, and can be confirmed.`
+      )
     }
     await deleteAssignmentOfSubmission(connection, submissionId)
   })
 
 /** @throws AppError invalid when there is nothing to say yet. */
-export async function releaseCritique(account: Account, submissionId: number, now: Date, note = ''): Promise<void> {
-  const submission = await taughtPiece(account, submissionId), readings = await readingsForRelease(submission)
-  await editDraft(account, submissionId, async (connection) => {
+export async function releaseCritique(
+  account: Account,
+  submissionId: number,
+  { now, note = '' }: { readonly now: Date; readonly note?: string }
+): Promise<void> {
+  const submission = await taughtPiece(account, submissionId),
+    readings = await readingsForRelease(submission)
+  await editDraft(account, submissionId, async connection => {
     const head = await findCritique(connection, submissionId)
     const corrections = await listCorrections(connection, submissionId)
     if (!head?.works && !head?.verdict && corrections.length === 0) {

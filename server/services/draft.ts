@@ -7,11 +7,16 @@ import { transaction, type Db } from '../db/pool'
 import { taughtPiece } from './access'
 
 /** Runs an edit on a draft that this instructor may change, holding it so that neither a release nor another edit crosses it. */
-export async function editDraft<T>(account: Account, submissionId: number, edit: (connection: Db) => Promise<T>): Promise<T> {
+export async function editDraft<T>(
+  account: Account,
+  submissionId: number,
+  edit: (connection: Db) => Promise<T>
+): Promise<T> {
   await taughtPiece(account, submissionId)
-  return transaction(async (connection) => {
+  return transaction(async connection => {
     const head = await findCritique(connection, submissionId, true)
-    if (head?.state === 'released') throw new AppError('already-released', 'The critique is released; it can no longer be changed.')
+    if (head?.state === 'released')
+      throw new AppError('already-released', 'The critique is released; it can no longer be changed.')
     return edit(connection)
   })
 }
@@ -22,5 +27,9 @@ export function found(ok: unknown, what: string): void {
 
 /** @param kept what is stored. @param over what the writer believed to be stored. @throws AppError stale when they differ. */
 export function refuseStale(kept: unknown, over: unknown): void {
-  if (!isDeepStrictEqual(kept, over)) throw new AppError('stale', 'This was changed in another window meanwhile. Nothing was overwritten: choose which stays.')
+  if (!isDeepStrictEqual(kept, over))
+    throw new AppError(
+      'stale',
+      'This was changed in another window meanwhile. Nothing was overwritten: choose which stays.'
+    )
 }

@@ -21,10 +21,19 @@ const inTurn = new FairQueue(1, 300)
 
 let limiters: Readonly<Record<By, RateLimiterMySQL>> | null = null
 function limiterOf(by: By): RateLimiterMySQL {
-  const storeClient = driverPool().pool, dbName = databaseName()
-  const make = (name: By): RateLimiterMySQL => new RateLimiterMySQL({
-    storeClient, storeType: 'pool', dbName, tableName: 'sign_in_tries', tableCreated: true, keyPrefix: name, points: MOST[name], duration: QUARTER_HOUR_S
-  })
+  const storeClient = driverPool().pool,
+    dbName = databaseName()
+  const make = (name: By): RateLimiterMySQL =>
+    new RateLimiterMySQL({
+      storeClient,
+      storeType: 'pool',
+      dbName,
+      tableName: 'sign_in_tries',
+      tableCreated: true,
+      keyPrefix: name,
+      points: MOST[name],
+      duration: QUARTER_HOUR_S
+    })
   limiters ??= { pair: make('pair'), account: make('account'), address: make('address') }
   return limiters[by]
 }
@@ -42,7 +51,9 @@ const counted = <T>(count: () => Promise<T>): Promise<T> =>
  */
 export async function guess<T>(email: string, address: string, look: () => Promise<T | null>): Promise<T> {
   const keys: readonly (readonly [By, string])[] = [
-    ['pair', keyOf(`${email} ${address}`)], ['account', keyOf(email)], ['address', keyOf(address)]
+    ['pair', keyOf(`${email} ${address}`)],
+    ['account', keyOf(email)],
+    ['address', keyOf(address)]
   ]
   try {
     return await inTurn.run(address, async () => {
@@ -54,22 +65,32 @@ export async function guess<T>(email: string, address: string, look: () => Promi
       return found
     })
   } catch (error) {
-    if (error instanceof QueueFull) throw new AppError('unavailable', 'Very many are signing in just now. Try again in a minute.')
+    if (error instanceof QueueFull)
+      throw new AppError('unavailable', 'Very many are signing in just now. Try again in a minute.')
     throw error
   }
 }
 
 async function take(by: By, key: string): Promise<void> {
   try {
-    await counted(() => limiterOf(by).consume(key).catch((refused: unknown) => {
-      throw refused instanceof RateLimiterRes ? new TooMany(refused.msBeforeNext) : refused
-    }))
+    await counted(() =>
+      limiterOf(by)
+        .consume(key)
+        .catch((refused: unknown) => {
+          throw refused instanceof RateLimiterRes ? new TooMany(refused.msBeforeNext) : refused
+        })
+    )
   } catch (error) {
     if (!(error instanceof TooMany)) throw error
-    throw new AppError('too-many-tries', `Too many wrong tries. Wait ${Math.ceil(error.ms / 60_000)} minutes and try again.`)
+    throw new AppError(
+      'too-many-tries',
+      `Too many wrong tries. Wait ${Math.ceil(error.ms / 60_000)} minutes and try again.`
+    )
   }
 }
 
 class TooMany extends Error {
-  constructor(readonly ms: number) { super() }
+  constructor(readonly ms: number) {
+    super()
+  }
 }

@@ -21,7 +21,10 @@ import { wakeMeasuring } from './measuring'
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
 
 /** Files that hold what was handed in. @property reference the picture that a study was made from, if one was. */
-export interface HandedIn { readonly picture: string, readonly reference: string | null }
+export interface HandedIn {
+  readonly picture: string
+  readonly reference: string | null
+}
 
 /** A pointed-out place becomes an area of a fifth of the picture about it, for the instructor to draw more exactly. */
 function focusAbout(x: number, y: number): Area {
@@ -33,10 +36,14 @@ type Sizes = Ingested & { readonly file: string }
 
 /** Decodes a file and makes its sizes. @param what named when it is refused. */
 async function takeApart(file: string, what: string, who: string): Promise<Sizes> {
-  if ((await stat(file)).size > PICTURE_LIMITS.bytes) throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
+  if ((await stat(file)).size > PICTURE_LIMITS.bytes)
+    throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
   const outcome = await ingestPicture(file, who).catch((error: Error) => {
     if (!(error instanceof TaskTooLong)) console.error('a hand-in could not be taken apart:', error)
-    throw new AppError('not-a-picture', `${what} cannot be opened, or not within a reasonable time. Save it anew, and try again. ${READS}`)
+    throw new AppError(
+      'not-a-picture',
+      `${what} cannot be opened, or not within a reasonable time. Save it anew, and try again. ${READS}`
+    )
   })
   if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
   return { ...outcome, file }
@@ -50,12 +57,21 @@ async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Pr
 
 const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Sizes): Promise<number> =>
   insertPicture(connection, {
-    original: originalSha, display: display.sha256, thumb: thumb.sha256, format: source.format, width: source.width, height: source.height
+    original: originalSha,
+    display: display.sha256,
+    thumb: thumb.sha256,
+    format: source.format,
+    width: source.width,
+    height: source.height
   })
 
 /** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
-export async function handIn(learner: Account, words: HandIn, files: HandedIn, now: Date): Promise<number> {
-  if (!await isEnrolled(db(), words.classId, learner.id)) throw new AppError('not-allowed', 'You are not in this class.')
+export async function handIn(
+  learner: Account,
+  { words, files, now }: { readonly words: HandIn; readonly files: HandedIn; readonly now: Date }
+): Promise<number> {
+  if (!(await isEnrolled(db(), words.classId, learner.id)))
+    throw new AppError('not-allowed', 'You are not in this class.')
   if (words.assignmentId) {
     const assignment = await visibleAssignment(learner, words.assignmentId)
     if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')
@@ -64,16 +80,23 @@ export async function handIn(learner: Account, words: HandIn, files: HandedIn, n
   const who = `${learner.id}`
   const picture = await takeApart(files.picture, 'The picture', who)
   const from = files.reference === null ? null : await takeApart(files.reference, 'The reference', who)
-  const blobs = [...await blobsOf(picture), ...from ? await blobsOf(from) : []]
+  const blobs = [...(await blobsOf(picture)), ...(from ? await blobsOf(from) : [])]
   // In one order for everybody: two hand-ins of the same picture then wait for each other and never in a ring.
   blobs.sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  const id = await transaction(async (connection) => {
+  const id = await transaction(async connection => {
     for (const blob of blobs) await insertBlob(connection, blob)
-    const pictureId = await keepPicture(connection, picture), referenceId = from && await keepPicture(connection, from)
-    const submissionId = await insertSubmission(connection, learner.id, pictureId, words, now, referenceId)
+    const pictureId = await keepPicture(connection, picture),
+      referenceId = from && (await keepPicture(connection, from))
+    const submissionId = await insertSubmission(connection, {
+      learnerId: learner.id,
+      pictureId,
+      handIn: words,
+      handedInAt: now,
+      referenceId
+    })
     await insertCritique(connection, submissionId)
     if (words.focusX !== undefined && words.focusY !== undefined) {
-      await insertArea(connection, submissionId, FOCUS_NAME, focusAbout(words.focusX, words.focusY))
+      await insertArea(connection, submissionId, { name: FOCUS_NAME, area: focusAbout(words.focusX, words.focusY) })
     }
     await insertMeasurement(connection, submissionId)
     return submissionId

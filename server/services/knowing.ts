@@ -13,10 +13,20 @@ export async function knownOf(db: Db, submissionId: number): Promise<PieceKnown>
   const found = await findPiece(db, submissionId)
   if (!found) throw new Error(`there is no piece ${submissionId}`)
   const { classId, plannedScheme } = found.piece
-  const [drawn, notes, { wheel }] = await Promise.all([listAreas(db, submissionId), findNotes(db, submissionId), findStandards(db, classId)])
+  const [drawn, notes, { wheel }] = await Promise.all([
+    listAreas(db, submissionId),
+    findNotes(db, submissionId),
+    findStandards(db, classId)
+  ])
   const { pairs, surroundings, stops, firstEye } = notes
   return {
-    wheel, pairs, surroundings, stops, firstEye, plan: SCHEMES.find(s => s.name === plannedScheme)?.name ?? null,
-    focus: drawn.find(a => a.name === FOCUS_NAME)?.area ?? null, areas: drawn.filter(a => a.name !== FOCUS_NAME)
+    wheel,
+    pairs,
+    surroundings,
+    stops,
+    firstEye,
+    plan: SCHEMES.find(s => s.name === plannedScheme)?.name ?? null,
+    focus: drawn.find(a => a.name === FOCUS_NAME)?.area ?? null,
+    areas: drawn.filter(a => a.name !== FOCUS_NAME)
   }
 }

@@ -8,17 +8,39 @@ import { db, type Db } from '../db/pool'
 const SIGNED = '\n\nYou find it in Critica under the piece. This address is not read.'
 
 export const tellReleased = (connection: Db, { learner, title }: PieceFacts, amended: string): Promise<void> =>
-  insertMail(connection, learner.id, amended ? `The critique of “${title}” was changed` : `The critique of “${title}” is there`,
-    (amended ? `It was changed: ${amended}` : 'Your instructor has looked at your piece.') + SIGNED)
+  insertMail(connection, {
+    accountId: learner.id,
+    subject: amended ? `The critique of “${title}” was changed` : `The critique of “${title}” is there`,
+    body: (amended ? `It was changed: ${amended}` : 'Your instructor has looked at your piece.') + SIGNED
+  })
 
 export const tellWithdrawn = (connection: Db, { learner, title }: PieceFacts): Promise<void> =>
-  insertMail(connection, learner.id, `The critique of “${title}” was taken back`, `It will come again.${SIGNED}`)
+  insertMail(connection, {
+    accountId: learner.id,
+    subject: `The critique of “${title}” was taken back`,
+    body: `It will come again.${SIGNED}`
+  })
 
-export const tellQuestion = (connection: Db, instructorId: number, { learner, title }: PieceFacts, question: string): Promise<void> =>
-  insertMail(connection, instructorId, `${learner.name} asks about “${title}”`, question + SIGNED)
+export const tellQuestion = (
+  connection: Db,
+  {
+    instructorId,
+    piece: { learner, title },
+    question
+  }: { readonly instructorId: number; readonly piece: PieceFacts; readonly question: string }
+): Promise<void> =>
+  insertMail(connection, {
+    accountId: instructorId,
+    subject: `${learner.name} asks about “${title}”`,
+    body: question + SIGNED
+  })
 
 export const tellAnswer = (connection: Db, { learner, title }: PieceFacts, answer: string): Promise<void> =>
-  insertMail(connection, learner.id, `Your question about “${title}” is answered`, answer + SIGNED)
+  insertMail(connection, {
+    accountId: learner.id,
+    subject: `Your question about “${title}” is answered`,
+    body: answer + SIGNED
+  })
 
 /** What an account may see of what was sent: its own, and an instructor that to the learners of their classes. */
 export const mailOf = (account: Account): Promise<Mail[]> => listMail(db(), account.id)

@@ -6,14 +6,23 @@
 import { setTimeout as wait } from 'node:timers/promises'
 import { fingerprintOf } from '../../core/measure/fingerprint'
 import { REPORT_VERSION } from '../../core/measure/report'
-import { claimMeasurement, renewLease, requeueFailed, askOutdated, storeMeasurementFailure, storeReport, type MeasurementJob } from '../db/measurements'
+import {
+  claimMeasurement,
+  renewLease,
+  requeueFailed,
+  askOutdated,
+  storeMeasurementFailure,
+  storeReport,
+  type MeasurementJob
+} from '../db/measurements'
 import { databaseAway } from '../db/outage'
 import { findPictureBytes } from '../db/pictures'
 import { db, transaction } from '../db/pool'
 import { measureStored } from '../work/workers'
 import { knownOf } from './knowing'
 
-const LOOK_MS = 3000, RENEW_MS = 4000
+const LOOK_MS = 3000,
+  RENEW_MS = 4000
 
 let running: Promise<void> | null = null
 let asked = false
@@ -24,14 +33,16 @@ let stopped = false
 export function wakeMeasuring(): void {
   asked = true
   if (running || stopped) return
-  running = drain().catch((error: Error) => {
-    // Looked for again in a moment; an outage is told once, by whoever is asked for something meanwhile.
-    if (!databaseAway(error)) console.error('measuring stopped:', error)
-    asked = false
-  }).finally(() => {
-    running = null
-    if (asked) wakeMeasuring()
-  })
+  running = drain()
+    .catch((error: Error) => {
+      // Looked for again in a moment; an outage is told once, by whoever is asked for something meanwhile.
+      if (!databaseAway(error)) console.error('measuring stopped:', error)
+      asked = false
+    })
+    .finally(() => {
+      running = null
+      if (asked) wakeMeasuring()
+    })
 }
 
 /** Everything queued has been measured. For seeding and tests. */
@@ -70,21 +81,44 @@ async function drain(): Promise<void> {
   }
 }
 
-async function measureJob({ submissionId, learnerId, asked, format, width, height, exercise }: MeasurementJob): Promise<void> {
+async function measureJob({
+  submissionId,
+  learnerId,
+  asked,
+  format,
+  width,
+  height,
+  exercise
+}: MeasurementJob): Promise<void> {
   const renewing = setInterval(() => void renewLease(db(), submissionId).catch(() => {}), RENEW_MS)
   try {
     const [display, reference, known] = await Promise.all([
-      findPictureBytes(db(), submissionId, 'display'), findPictureBytes(db(), submissionId, 'reference'), knownOf(db(), submissionId)
+      findPictureBytes(db(), submissionId, 'display'),
+      findPictureBytes(db(), submissionId, 'reference'),
+      knownOf(db(), submissionId)
     ])
     if (!display) throw new Error('the picture is missing from the database')
-    const request = { display: display.bytes, reference: reference?.bytes ?? null, source: { format, width, height }, known, exercise }
-    const { measures: { report, extras }, checks } = await measureStored(request, `${learnerId}`)
+    const request = {
+      display: display.bytes,
+      reference: reference?.bytes ?? null,
+      source: { format, width, height },
+      known,
+      exercise
+    }
+    const {
+      measures: { report, extras },
+      checks
+    } = await measureStored(request, `${learnerId}`)
     await storeReport(db(), submissionId, { asked, report, extras, checks, fingerprint: fingerprintOf(report) })
   } catch (error) {
     // Nothing is wrong with the piece, and nothing could be written: its lease runs out, and it is measured again.
     if (databaseAway(error) || stopped) throw error
     console.error(`measuring of submission ${submissionId} failed:`, error)
-    await storeMeasurementFailure(db(), submissionId, 'The picture could not be measured. Try again; if it fails twice, the file may be damaged.')
+    await storeMeasurementFailure(
+      db(),
+      submissionId,
+      'The picture could not be measured. Try again; if it fails twice, the file may be damaged.'
+    )
   } finally {
     clearInterval(renewing)
   }

@@ -13,10 +13,12 @@ export const phrasesOf = (account: Account): Promise<Phrase[]> => listPhrases(db
 
 /** @throws AppError invalid when the shelf already has these words in the same place. */
 export async function changePhrase(account: Account, id: number, words: string): Promise<void> {
-  const all = await listPhrases(db(), account.id), own = all.find(p => p.id === id)
+  const all = await listPhrases(db(), account.id),
+    own = all.find(p => p.id === id)
   gone(own !== undefined)
-  if (all.some(p => p.id !== id && p.field === own!.field && p.station === own!.station && p.words === words)) throw new AppError('invalid', 'This phrase is on the shelf already.')
-  await updatePhrase(db(), account.id, id, words)
+  if (all.some(p => p.id !== id && p.field === own!.field && p.station === own!.station && p.words === words))
+    throw new AppError('invalid', 'This phrase is on the shelf already.')
+  await updatePhrase(db(), account.id, { id, words })
 }
 
 export async function removePhrase(account: Account, id: number): Promise<void> {

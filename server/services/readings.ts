@@ -3,7 +3,8 @@
  * whatever is drawn, measured or decided afterwards.
  */
 import { setTimeout as wait } from 'node:timers/promises'
-import { readingsOfPiece, type PieceReading } from '../../core/critique/piece/readings'
+import { readingsOfPiece } from '../../core/critique/stations/readings'
+import type { PieceReading } from '../../core/critique/stations/piece'
 import { AppError } from '../../shared/errors'
 import type { PieceFacts } from '../../shared/submission'
 import { findStandards } from '../db/classes'
@@ -14,7 +15,10 @@ import { knownOf } from './knowing'
 import { wakeMeasuring } from './measuring'
 
 /** @property current they are of everything that is known by now. */
-export interface TheReadings { readonly readings: PieceReading[], readonly current: boolean }
+export interface TheReadings {
+  readonly readings: PieceReading[]
+  readonly current: boolean
+}
 
 /** As it is measured now; none while it is not. */
 async function measuredReadings({ id, classId }: PieceFacts): Promise<TheReadings> {
@@ -24,7 +28,10 @@ async function measuredReadings({ id, classId }: PieceFacts): Promise<TheReading
     wakeMeasuring()
   }
   if (!measures) return { readings: [], current: false }
-  return { readings: readingsOfPiece(measures, await knownOf(db(), id), await findStandards(db(), classId)), current: measures.current }
+  return {
+    readings: readingsOfPiece(measures, await knownOf(db(), id), await findStandards(db(), classId)),
+    current: measures.current
+  }
 }
 
 export async function readingsFor(piece: PieceFacts): Promise<TheReadings> {
@@ -32,7 +39,8 @@ export async function readingsFor(piece: PieceFacts): Promise<TheReadings> {
   return kept ? { readings: kept, current: true } : measuredReadings(piece)
 }
 
-const LOOK_MS = 100, LONGEST_MS = 8000
+const LOOK_MS = 100,
+  LONGEST_MS = 8000
 
 /**
  * The readings a critique is released with: of everything that is known by now; none of a piece that cannot be measured.
@@ -42,7 +50,10 @@ export async function readingsForRelease(piece: PieceFacts): Promise<PieceReadin
   for (const end = Date.now() + LONGEST_MS; Date.now() < end; await wait(LOOK_MS)) {
     const { readings, current } = await measuredReadings(piece)
     if (current) return readings
-    if (await findMeasurementState(db(), piece.id) === 'failed') return []
+    if ((await findMeasurementState(db(), piece.id)) === 'failed') return []
   }
-  throw new AppError('unavailable', 'The piece is still being measured with what was drawn last. Release it in a moment.')
+  throw new AppError(
+    'unavailable',
+    'The piece is still being measured with what was drawn last. Release it in a moment.'
+  )
 }

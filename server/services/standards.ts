@@ -9,7 +9,8 @@ import { db, transaction } from '../db/pool'
 import { wakeMeasuring } from './measuring'
 
 async function ownClass(account: Account, classId: number): Promise<void> {
-  if (!await isTaughtBy(db(), classId, account.id)) throw new AppError('not-found', 'There is no such class, or it is not yours.')
+  if (!(await isTaughtBy(db(), classId, account.id)))
+    throw new AppError('not-found', 'There is no such class, or it is not yours.')
 }
 
 export async function readStandards(account: Account, classId: number): Promise<HouseStandards> {
@@ -18,10 +19,14 @@ export async function readStandards(account: Account, classId: number): Promise<
 }
 
 /** @param standards null to return to the shipped ones. */
-export async function writeStandards(account: Account, classId: number, standards: HouseStandards | null): Promise<void> {
+export async function writeStandards(
+  account: Account,
+  classId: number,
+  standards: HouseStandards | null
+): Promise<void> {
   await ownClass(account, classId)
   const before = await findStandards(db(), classId)
-  await transaction(async (connection) => {
+  await transaction(async connection => {
     await updateStandards(connection, classId, standards)
     // Only the wheel is measured on; every other standard judges what is measured.
     if ((standards ?? DEFAULT_STANDARDS).wheel !== before.wheel) await askAgainInClass(connection, classId)

@@ -10,9 +10,16 @@ import { fitWithin, reduceTo, type SourcePixels } from '../../core/picture/resam
 import type { Source } from '../../core/measure/picture'
 import { MOST_SCANS, scansOf } from './scans'
 
-export interface Decoded { readonly source: Source, readonly raster: Raster }
+export interface Decoded {
+  readonly source: Source
+  readonly raster: Raster
+}
 export type RefusalCode = 'not-a-picture' | 'too-large'
-export interface Refusal { readonly kind: 'refused', readonly code: RefusalCode, readonly message: string }
+export interface Refusal {
+  readonly kind: 'refused'
+  readonly code: RefusalCode
+  readonly message: string
+}
 export type DecodeOutcome = ({ readonly kind: 'decoded' } & Decoded) | Refusal
 
 export interface DecodeLimits {
@@ -24,7 +31,9 @@ export interface DecodeLimits {
 
 /** What the command line reads; a hand-in may be less. SVG is a drawing program, not a picture. */
 export const READABLE: DecodeLimits = {
-  formats: ['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif'], pixels: 150_000_000, side: 1_000_000
+  formats: ['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif'],
+  pixels: 150_000_000,
+  side: 1_000_000
 }
 
 /**
@@ -32,10 +41,14 @@ export const READABLE: DecodeLimits = {
  * is refused at the door, and nothing is let in that could not be opened again.
  */
 const OPENED = { failOn: 'warning', limitInputPixels: false, pages: 1 } as const
-export const openPicture = (bytes: Uint8Array, sequentialRead = false): Sharp => sharp(bytes, { ...OPENED, sequentialRead })
+export const openPicture = (bytes: Uint8Array, sequentialRead = false): Sharp =>
+  sharp(bytes, { ...OPENED, sequentialRead })
 
 const LOADERS: Readonly<Record<string, string>> = {
-  jpeg: 'VipsForeignLoadJpeg', png: 'VipsForeignLoadPng', webp: 'VipsForeignLoadWebp', tiff: 'VipsForeignLoadTiff'
+  jpeg: 'VipsForeignLoadJpeg',
+  png: 'VipsForeignLoadPng',
+  webp: 'VipsForeignLoadWebp',
+  tiff: 'VipsForeignLoadTiff'
 }
 /** From here on this process opens files of these formats alone: no other decoder ever sees a stranger's bytes. */
 export function blockOtherLoaders(formats: readonly string[]): void {
@@ -54,10 +67,16 @@ const refuse = (code: RefusalCode, message: string): Refusal => ({ kind: 'refuse
 function refuseSize({ width, height }: Metadata, limits: DecodeLimits): Refusal | null {
   if (width * height > limits.pixels) {
     const millions = (pixels: number): number => Math.round(pixels / 1e6)
-    return refuse('too-large', `The picture has ${millions(width * height)} megapixels; at most ${millions(limits.pixels)} can be taken.`)
+    return refuse(
+      'too-large',
+      `The picture has ${millions(width * height)} megapixels; at most ${millions(limits.pixels)} can be taken.`
+    )
   }
   if (Math.max(width, height) > limits.side) {
-    return refuse('too-large', `The picture is ${Math.max(width, height)} pixels long; at most ${limits.side} can be taken.`)
+    return refuse(
+      'too-large',
+      `The picture is ${Math.max(width, height)} pixels long; at most ${limits.side} can be taken.`
+    )
   }
   return null
 }
@@ -65,7 +84,10 @@ function refuseSize({ width, height }: Metadata, limits: DecodeLimits): Refusal 
 /** @param bytes a whole file. @returns the raster, or a refusal in plain words; never part of a picture. */
 export async function decodePicture(bytes: Uint8Array, limits: DecodeLimits): Promise<DecodeOutcome> {
   if (scansOf(bytes) > MOST_SCANS) {
-    return refuse('not-a-picture', `This JPEG is written in more than ${MOST_SCANS} passes, which no camera or program does. Save it anew.`)
+    return refuse(
+      'not-a-picture',
+      `This JPEG is written in more than ${MOST_SCANS} passes, which no camera or program does. Save it anew.`
+    )
   }
   let meta: Metadata
   try {
@@ -73,17 +95,22 @@ export async function decodePicture(bytes: Uint8Array, limits: DecodeLimits): Pr
   } catch {
     return refuse('not-a-picture', 'This file is not a picture that can be read here.')
   }
-  if (!limits.formats.includes(meta.format)) return refuse('not-a-picture', `A ${meta.format.toUpperCase()} file cannot be measured here.`)
+  if (!limits.formats.includes(meta.format))
+    return refuse('not-a-picture', `A ${meta.format.toUpperCase()} file cannot be measured here.`)
   const refused = refuseSize(meta, limits)
   if (refused) return refused
   let pixels: SourcePixels
   try {
     pixels = await rawPixels(openPicture(bytes, true))
   } catch {
-    return refuse('not-a-picture', 'The picture is damaged or breaks off before its end. Was a copy or an upload cut short?')
+    return refuse(
+      'not-a-picture',
+      'The picture is damaged or breaks off before its end. Was a copy or an upload cut short?'
+    )
   }
   const size = fitWithin(pixels.width, pixels.height, WORKING_EDGE)
-  const turned = meta.orientation ?? 1, { width, height, format } = meta
+  const turned = meta.orientation ?? 1,
+    { width, height, format } = meta
   return {
     kind: 'decoded',
     source: swapsAxes(turned) ? { format, width: height, height: width } : { format, width, height },

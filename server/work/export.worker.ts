@@ -9,9 +9,16 @@ import type { Progress } from './protocol'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 
 export type ExportTask =
-  | { readonly kind: 'applied' | 'layers', /** File that holds it. */ readonly original: string, readonly corrections: readonly LayeredCorrection[] }
-  | { readonly kind: 'sheet', readonly display: Uint8Array, readonly sheet: SheetRequest }
-export interface ExportRequest { readonly task: ExportTask, /** Where it is written. */ readonly file: string }
+  | {
+      readonly kind: 'applied' | 'layers'
+      /** File that holds it. */ readonly original: string
+      readonly corrections: readonly LayeredCorrection[]
+    }
+  | { readonly kind: 'sheet'; readonly display: Uint8Array; readonly sheet: SheetRequest }
+export interface ExportRequest {
+  readonly task: ExportTask
+  /** Where it is written. */ readonly file: string
+}
 
 async function made(task: ExportTask, progress: Progress): Promise<Uint8Array> {
   if (task.kind === 'sheet') {
@@ -27,21 +34,26 @@ async function make({ task, file }: ExportRequest, progress: Progress): Promise<
   await writeFile(file, await made(task, progress))
 }
 
-export interface Upright { readonly sha256: string, readonly mediaType: string }
+export interface Upright {
+  readonly sha256: string
+  readonly mediaType: string
+}
 
 /** WebP has no room for a longer side; JPEG has, and PNG where JPEG has no transparency. */
 const WEBP_SIDE = 16_383
 
 /** Every pixel of an upload, upright, in sRGB and without metadata: for looking closely. */
-export async function upright({ original, file }: { original: string, file: string }): Promise<Upright> {
-  const bytes = await readFile(original), { width, height, hasAlpha } = await openPicture(bytes).metadata()
+export async function upright({ original, file }: { original: string; file: string }): Promise<Upright> {
+  const bytes = await readFile(original),
+    { width, height, hasAlpha } = await openPicture(bytes).metadata()
   const format = Math.max(width, height) <= WEBP_SIDE ? 'webp' : hasAlpha ? 'png' : 'jpeg'
   const picture = openPicture(bytes).rotate().toColourspace('srgb')
-  const encoded = await {
+  const encoders = {
     webp: () => picture.webp({ quality: 92, effort: 2 }),
     jpeg: () => picture.jpeg({ quality: 92, chromaSubsampling: '4:4:4' }),
     png: () => picture.png({ compressionLevel: 6 })
-  }[format]().toBuffer()
+  }
+  const encoded = await encoders[format]().toBuffer()
   await writeFile(file, encoded)
   return { sha256: createHash('sha256').update(encoded).digest('hex'), mediaType: `image/${format}` }
 }

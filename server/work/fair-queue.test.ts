@@ -3,11 +3,18 @@ import { FairQueue, QueueFull } from './fair-queue'
 
 /** Tasks that end when they are told to. */
 function hands(queue: FairQueue) {
-  const begun: string[] = [], ends = new Map<string, () => void>()
-  const task = (name: string, signal?: AbortSignal): Promise<string> => queue.run(name[0]!, () => new Promise<string>((resolve) => {
-    begun.push(name)
-    ends.set(name, () => resolve(name))
-  }), signal)
+  const begun: string[] = [],
+    ends = new Map<string, () => void>()
+  const task = (name: string, signal?: AbortSignal): Promise<string> =>
+    queue.run(
+      name[0]!,
+      () =>
+        new Promise<string>(resolve => {
+          begun.push(name)
+          ends.set(name, () => resolve(name))
+        }),
+      signal
+    )
   const end = async (name: string): Promise<void> => {
     ends.get(name)!()
     await new Promise(resolve => setTimeout(resolve))
@@ -36,7 +43,9 @@ it('gives nobody a second hand while somebody waits, and both to one when nobody
 })
 
 it('goes on after a failure, lets a waiting task be called off, and has an end', async () => {
-  const queue = new FairQueue(1, 2), { begun, task, end } = hands(queue), abort = new AbortController()
+  const queue = new FairQueue(1, 2),
+    { begun, task, end } = hands(queue),
+    abort = new AbortController()
   await expect(queue.run('x', () => Promise.reject(new Error('broken')))).rejects.toThrow('broken')
   void task('a1')
   const off = task('b1', abort.signal)

@@ -2,7 +2,10 @@
  * Work of many people on few hands. Whoever has least under way goes first, then whoever was served longest ago: so
  * nobody has two tasks under way while somebody else waits, and a hundred tasks of one do not come before one of another.
  */
-interface Waiting { readonly who: string, readonly begin: () => void }
+interface Waiting {
+  readonly who: string
+  readonly begin: () => void
+}
 
 export class FairQueue {
   private waiting: Waiting[] = []
@@ -13,7 +16,10 @@ export class FairQueue {
   private busy = 0
 
   /** @param hands tasks under way at once. @param most that may wait. */
-  constructor(private readonly hands: number, private readonly most = Infinity) {}
+  constructor(
+    private readonly hands: number,
+    private readonly most = Infinity
+  ) {}
 
   /** How many wait, those under way not counted. */
   get length(): number {
@@ -38,7 +44,13 @@ export class FairQueue {
         this.waiting = this.waiting.filter(w => w !== entry)
         reject(signal!.reason as Error)
       }
-      const entry: Waiting = { who, begin: () => { signal?.removeEventListener('abort', drop); resolve() } }
+      const entry: Waiting = {
+        who,
+        begin: () => {
+          signal?.removeEventListener('abort', drop)
+          resolve()
+        }
+      }
       signal?.addEventListener('abort', drop, { once: true })
       this.waiting.push(entry)
       this.next()

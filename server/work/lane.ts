@@ -36,7 +36,7 @@ const MOST_HELD = 350e6
 
 export class Lane {
   private readonly queue: FairQueue
-  private readonly idle: { readonly child: ChildProcess, readonly timer: NodeJS.Timeout }[] = []
+  private readonly idle: { readonly child: ChildProcess; readonly timer: NodeJS.Timeout }[] = []
   private readonly children = new Set<ChildProcess>()
   private asked = 0
 
@@ -61,20 +61,29 @@ export class Lane {
   }
 
   private spawn(): ChildProcess {
-    const child = fork(this.options.file, { serialization: 'advanced', execArgv: [], env: { ...process.env, MALLOC_ARENA_MAX: '2' } })
+    const child = fork(this.options.file, {
+      serialization: 'advanced',
+      execArgv: [],
+      env: { ...process.env, MALLOC_ARENA_MAX: '2' }
+    })
     this.children.add(child)
     child.once('exit', () => this.children.delete(child))
     child.on('error', error => console.error('a working process:', error))
     try {
       if (child.pid) setPriority(child.pid, this.options.stepBack)
-    } catch { /* not everywhere may a process step back */ }
+    } catch {
+      /* not everywhere may a process step back */
+    }
     return child
   }
 
   /** Back to the bench, until it is needed or not for long. */
   private rest(child: ChildProcess): void {
     const timer = setTimeout(() => {
-      this.idle.splice(this.idle.findIndex(i => i.child === child), 1)
+      this.idle.splice(
+        this.idle.findIndex(i => i.child === child),
+        1
+      )
       child.kill('SIGKILL')
     }, IDLE_MS)
     timer.unref()
@@ -91,7 +100,8 @@ export class Lane {
   }
 
   private inProcess<T>({ name, request, limitMs, progress, signal }: LaneTask): Promise<T> {
-    const child = this.take(), id = ++this.asked
+    const child = this.take(),
+      id = ++this.asked
     return new Promise<T>((resolve, reject) => {
       const settle = (end: () => void, reusable: boolean): void => {
         clearTimeout(timer)
@@ -107,12 +117,18 @@ export class Lane {
         else if (told.kind === 'done') settle(() => resolve(told.result as T), told.held < MOST_HELD)
         else settle(() => reject(new Error(told.message)), true)
       }
-      const died = (): void => settle(() => reject(new Error(`the process that did “${name}” ended in the middle`)), false)
+      const died = (): void =>
+        settle(() => reject(new Error(`the process that did “${name}” ended in the middle`)), false)
       const callOff = (): void => settle(() => reject(signal!.reason as Error), false)
-      const timer = setTimeout(() => settle(() => reject(new TaskTooLong(`“${name}” took longer than ${limitMs} ms`)), false), limitMs)
+      const timer = setTimeout(
+        () => settle(() => reject(new TaskTooLong(`“${name}” took longer than ${limitMs} ms`)), false),
+        limitMs
+      )
       signal?.addEventListener('abort', callOff, { once: true })
       child.on('message', hear).on('exit', died)
-      child.send({ id, name, request }, error => { if (error) died() })
+      child.send({ id, name, request }, error => {
+        if (error) died()
+      })
     })
   }
 }

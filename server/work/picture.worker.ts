@@ -14,7 +14,11 @@ import { PICTURE_LIMITS } from '../../shared/submission'
 import { serve } from './child'
 import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
 
-export interface Stored { readonly sha256: string, readonly mediaType: string, readonly bytes: Uint8Array }
+export interface Stored {
+  readonly sha256: string
+  readonly mediaType: string
+  readonly bytes: Uint8Array
+}
 export interface Ingested {
   readonly kind: 'ingested'
   readonly source: Source
@@ -35,12 +39,22 @@ function encoder({ width, height, data }: Raster): Sharp {
 
 /** Decodes an upload and makes its sizes, none of which carries any metadata. */
 export async function ingest({ file }: { file: string }): Promise<Ingested | Refusal> {
-  const bytes = await readFile(file), outcome = await decodePicture(bytes, PICTURE_LIMITS)
+  const bytes = await readFile(file),
+    outcome = await decodePicture(bytes, PICTURE_LIMITS)
   if (outcome.kind === 'refused') return outcome
   const { raster, source } = outcome
   const display = await encoder(raster).png({ compressionLevel: 6 }).toBuffer()
-  const thumb = await encoder(raster).resize(THUMB_EDGE, THUMB_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 86 }).toBuffer()
-  return { kind: 'ingested', source, originalSha: sha256(bytes), display: stored(display, 'image/png'), thumb: stored(thumb, 'image/webp') }
+  const thumb = await encoder(raster)
+    .resize(THUMB_EDGE, THUMB_EDGE, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 86 })
+    .toBuffer()
+  return {
+    kind: 'ingested',
+    source,
+    originalSha: sha256(bytes),
+    display: stored(display, 'image/png'),
+    thumb: stored(thumb, 'image/webp')
+  }
 }
 
 export interface MeasureRequest {
@@ -58,15 +72,27 @@ async function rasterOf(stored: Uint8Array): Promise<Raster> {
   return outcome.raster
 }
 
-export interface MeasuredPiece { readonly measures: PieceMeasures, readonly checks: CheckResult[] | null }
+export interface MeasuredPiece {
+  readonly measures: PieceMeasures
+  readonly checks: CheckResult[] | null
+}
 
 /** Measures a stored display picture with what is known of it, and checks it when it answers an exercise. */
 export async function measure({ display, reference, source, known, exercise }: MeasureRequest): Promise<MeasuredPiece> {
-  const raster = await rasterOf(display), planes = planesOf(raster)
-  const measures = measurePiece({ raster, planes }, source, known, reference && planesOf(await rasterOf(reference)))
+  const raster = await rasterOf(display),
+    planes = planesOf(raster)
+  const measures = measurePiece({
+    pixels: { raster, planes },
+    source,
+    known,
+    reference: reference && planesOf(await rasterOf(reference))
+  })
   if (exercise === null) return { measures, checks: null }
   // Exercises are set on the painter wheel, whatever wheel the critique looks through.
-  const report = known.wheel === 'painter' ? measures.report : { ...measures.report, wheel: 'painter' as const, harmony: measureHarmony(raster, planes, 'painter') }
+  const report =
+    known.wheel === 'painter'
+      ? measures.report
+      : { ...measures.report, wheel: 'painter' as const, harmony: measureHarmony({ raster, planes, wheel: 'painter' }) }
   return { measures, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planes, 'painter') }) }
 }
 

@@ -8,9 +8,22 @@ import { piecePageSchema } from '../../shared/submission'
 import { database, Person, picture } from './client'
 
 type Who = 'anybody' | 'account' | 'instructor' | 'learner'
-interface Route { readonly method: string, readonly path: string, readonly who: Who, readonly body?: unknown }
+interface Route {
+  readonly method: string
+  readonly path: string
+  readonly who: Who
+  readonly body?: unknown
+}
 
-const correction = { station: 'values', area: null, readingId: null, reason: '', what: 'Too dark', todo: '', target: null }
+const correction = {
+  station: 'values',
+  area: null,
+  readingId: null,
+  reason: '',
+  what: 'Too dark',
+  todo: '',
+  target: null
+}
 const sky = { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } }
 /** Every route, with ids of the demo: submission 1 is Ada's and waits; assignment 1 is Ada's. */
 const ROUTES: readonly Route[] = [
@@ -29,7 +42,12 @@ const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/submissions/1/measure', who: 'account' },
   { method: 'GET', path: '/submissions/1/critique', who: 'account' },
   { method: 'PUT', path: '/submissions/1/verdict', who: 'instructor', body: { works: '', verdict: '', revision: 0 } },
-  { method: 'PUT', path: '/submissions/1/assignment', who: 'instructor', body: { exercise: 'opposites', dueOn: '2027-01-01' } },
+  {
+    method: 'PUT',
+    path: '/submissions/1/assignment',
+    who: 'instructor',
+    body: { exercise: 'opposites', dueOn: '2027-01-01' }
+  },
   { method: 'DELETE', path: '/submissions/1/assignment', who: 'instructor' },
   { method: 'POST', path: '/submissions/1/release', who: 'instructor' },
   { method: 'GET', path: '/submissions/1/picture/display', who: 'account' },
@@ -68,8 +86,13 @@ let stranger: Person, otherLearner: Person, owner: Person
 beforeAll(async () => {
   const connection = await database()
   const email = `other-${Date.now()}@harbour.example`
-  const id = await insertAccount(connection, { email, name: 'Other Instructor', role: 'instructor', passwordHash: await hashPassword('another-lamp') })
-  await insertClass(connection, 'Morning class', id, 20)
+  const id = await insertAccount(connection, {
+    email,
+    name: 'Other Instructor',
+    role: 'instructor',
+    passwordHash: await hashPassword('another-lamp')
+  })
+  await insertClass(connection, { name: 'Morning class', instructorId: id, budgetMinutes: 20 })
   await connection.end()
   stranger = await Person.signedIn(email, { password: 'another-lamp' })
   otherLearner = await Person.signedIn('bram')
@@ -78,36 +101,47 @@ beforeAll(async () => {
 
 describe('access', () => {
   it('is tested on every route that exists', () => {
-    const files = readdirSync(new URL('../../server/api', import.meta.url), { recursive: true }).map(String).filter(f => f.endsWith('.ts') && f !== '[...].ts' && f !== 'index.ts')
+    const files = readdirSync(new URL('../../server/api', import.meta.url), { recursive: true })
+      .map(String)
+      .filter(f => f.endsWith('.ts') && f !== '[...].ts' && f !== 'index.ts')
     expect(ROUTES).toHaveLength(files.length)
   })
 
-  it.each(ROUTES.filter(r => r.who !== 'anybody'))('refuses $method $path without a sign-in', async (route) => {
+  it.each(ROUTES.filter(r => r.who !== 'anybody'))('refuses $method $path without a sign-in', async route => {
     const response = await ask(new Person(), route)
     expect(response.status).toBe(401)
     expect(await response.json()).toMatchObject({ error: { code: 'not-signed-in' } })
   })
 
-  it.each(ROUTES.filter(r => r.who === 'instructor'))('refuses $method $path to the learner whose work it is', async (route) => {
-    expect((await ask(owner, route)).status).toBe(403)
-  })
+  it.each(ROUTES.filter(r => r.who === 'instructor'))(
+    'refuses $method $path to the learner whose work it is',
+    async route => {
+      expect((await ask(owner, route)).status).toBe(403)
+    }
+  )
 
   it('refuses a hand-in by an instructor', async () => {
     expect((await stranger.handIn(await picture())).status).toBe(403)
   })
 
-  it.each(owned.filter(r => r.who !== 'learner'))('hides $method $path from another instructor', async (route) => {
+  it.each(owned.filter(r => r.who !== 'learner'))('hides $method $path from another instructor', async route => {
     expect((await ask(stranger, route)).status).toBe(404)
   })
 
-  it.each(owned.filter(r => r.who !== 'instructor'))('hides $method $path from another learner', async (route) => {
+  it.each(owned.filter(r => r.who !== 'instructor'))('hides $method $path from another learner', async route => {
     expect((await ask(otherLearner, route)).status).toBe(404)
   })
 
-  it('shows lists of one\'s own only', async () => {
-    for (const path of ['/submissions/some?ids=1,2,3', '/assignments']) expect(await (await stranger.fetch(path)).json()).toEqual([])
-    for (const shelf of ['review', 'exercises', 'released']) expect(await (await stranger.fetch(`/submissions?shelf=${shelf}`)).json()).toEqual({ items: [], next: null })
-    expect(await (await stranger.fetch('/shelves')).json()).toMatchObject({ counts: { review: 0, exercises: 0, released: 0 }, minutes: 0, oldest: null })
+  it("shows lists of one's own only", async () => {
+    for (const path of ['/submissions/some?ids=1,2,3', '/assignments'])
+      expect(await (await stranger.fetch(path)).json()).toEqual([])
+    for (const shelf of ['review', 'exercises', 'released'])
+      expect(await (await stranger.fetch(`/submissions?shelf=${shelf}`)).json()).toEqual({ items: [], next: null })
+    expect(await (await stranger.fetch('/shelves')).json()).toMatchObject({
+      counts: { review: 0, exercises: 0, released: 0 },
+      minutes: 0,
+      oldest: null
+    })
     const { items } = piecePageSchema.parse(await (await otherLearner.fetch('/submissions')).json())
     expect(new Set(items.map(s => s.learner.name))).toEqual(new Set(['Bram Osei']))
     expect(await (await stranger.fetch('/classes')).json()).toMatchObject([{ name: 'Morning class' }])
@@ -118,7 +152,10 @@ describe('access', () => {
   })
 
   it('refuses a change that another site sends', async () => {
-    const response = await owner.fetch('/submissions', { method: 'POST', headers: { origin: 'http://elsewhere.example' } })
+    const response = await owner.fetch('/submissions', {
+      method: 'POST',
+      headers: { origin: 'http://elsewhere.example' }
+    })
     expect(response.status).toBe(403)
   })
 })
@@ -133,7 +170,10 @@ describe('sessions', () => {
   })
 
   it('come in an HttpOnly, SameSite cookie', async () => {
-    const response = await new Person().json('POST', '/session', { email: 'mika@harbour.example', password: 'harbour-lamp' })
+    const response = await new Person().json('POST', '/session', {
+      email: 'mika@harbour.example',
+      password: 'harbour-lamp'
+    })
     const cookies = response.headers.getSetCookie()
     expect(cookies.length).toBeGreaterThan(0)
     for (const cookie of cookies) expect(cookie).toMatch(/HttpOnly.*SameSite=Lax|SameSite=Lax.*HttpOnly/i)
@@ -143,7 +183,10 @@ describe('sessions', () => {
     const guess = (email: string) => new Person().json('POST', '/session', { email, password: 'wrong' })
     const email = `nobody-${Date.now()}@harbour.example`
     const first = await guess(email)
-    expect([first.status, (await first.json()).error.message]).toEqual([401, (await (await guess('rosa@harbour.example')).json()).error.message])
+    expect([first.status, (await first.json()).error.message]).toEqual([
+      401,
+      (await (await guess('rosa@harbour.example')).json()).error.message
+    ])
     for (let i = 0; i < 7; i++) await guess(email)
     expect((await guess(email)).status).toBe(429)
   })

@@ -4,15 +4,27 @@ import { critiqueSchema, type Critique } from '../../shared/critique'
 import { mailListSchema } from '../../shared/mail'
 import { Person, picture } from './client'
 
-let tamsin: Person, rosa: Person, id = 0
-const critiqueOf = async (person: Person): Promise<Critique> => critiqueSchema.parse(await (await person.fetch(`/submissions/${id}/critique`)).json())
-const subjects = async (person: Person): Promise<string[]> => mailListSchema.parse(await (await person.fetch('/outbox')).json()).map(m => m.subject)
+let tamsin: Person,
+  rosa: Person,
+  id = 0
+const critiqueOf = async (person: Person): Promise<Critique> =>
+  critiqueSchema.parse(await (await person.fetch(`/submissions/${id}/critique`)).json())
+const subjects = async (person: Person): Promise<string[]> =>
+  mailListSchema.parse(await (await person.fetch('/outbox')).json()).map(m => m.subject)
 
 beforeAll(async () => {
   tamsin = await Person.signedIn('tamsin')
   rosa = await Person.signedIn('rosa')
-  id = (await (await rosa.handIn(await picture(), { title: 'Weir in March' })).json() as { id: number }).id
-  await tamsin.json('POST', `/submissions/${id}/corrections`, { station: 'values', area: null, readingId: null, reason: '', what: 'Flat', todo: '', target: null })
+  id = ((await (await rosa.handIn(await picture(), { title: 'Weir in March' })).json()) as { id: number }).id
+  await tamsin.json('POST', `/submissions/${id}/corrections`, {
+    station: 'values',
+    area: null,
+    readingId: null,
+    reason: '',
+    what: 'Flat',
+    todo: '',
+    target: null
+  })
 })
 
 it('a critique is released, asked about once, answered, taken back, changed and released with a note', async () => {
@@ -22,34 +34,68 @@ it('a critique is released, asked about once, answered, taken back, changed and 
   expect((await tamsin.json('PUT', `/submissions/${id}/answer`, { answer: 'Nobody asked' })).status).toBe(422)
 
   expect((await rosa.json('POST', `/submissions/${id}/question`, { question: '?' })).status).toBe(422)
-  expect((await rosa.json('POST', `/submissions/${id}/question`, { question: 'Which blue do you mean?' })).status).toBe(200)
+  expect((await rosa.json('POST', `/submissions/${id}/question`, { question: 'Which blue do you mean?' })).status).toBe(
+    200
+  )
   expect((await rosa.json('POST', `/submissions/${id}/question`, { question: 'And which red?' })).status).toBe(409)
   expect((await tamsin.json('PUT', `/submissions/${id}/answer`, { answer: 'The cooler one.' })).status).toBe(200)
-  expect(await critiqueOf(rosa)).toMatchObject({ questionBack: 'Which blue do you mean?', answer: 'The cooler one.', amendedNote: '' })
+  expect(await critiqueOf(rosa)).toMatchObject({
+    questionBack: 'Which blue do you mean?',
+    answer: 'The cooler one.',
+    amendedNote: ''
+  })
 
   expect((await tamsin.json('POST', `/submissions/${id}/withdraw`)).status).toBe(200)
   expect((await rosa.fetch(`/submissions/${id}/critique`)).status).toBe(404)
   const { corrections } = await critiqueOf(tamsin)
-  expect((await tamsin.json('PUT', `/submissions/${id}/corrections/${corrections[0]!.id}`, { ...corrections[0]!, what: 'Flat in the middle', over: corrections[0] })).status).toBe(200)
-  expect((await tamsin.json('POST', `/submissions/${id}/release`, { note: 'Said more exactly where' })).status).toBe(200)
-  expect(await critiqueOf(rosa)).toMatchObject({ amendedNote: 'Said more exactly where', questionBack: 'Which blue do you mean?', corrections: [{ what: 'Flat in the middle' }] })
+  expect(
+    (
+      await tamsin.json('PUT', `/submissions/${id}/corrections/${corrections[0]!.id}`, {
+        ...corrections[0]!,
+        what: 'Flat in the middle',
+        over: corrections[0]
+      })
+    ).status
+  ).toBe(200)
+  expect((await tamsin.json('POST', `/submissions/${id}/release`, { note: 'Said more exactly where' })).status).toBe(
+    200
+  )
+  expect(await critiqueOf(rosa)).toMatchObject({
+    amendedNote: 'Said more exactly where',
+    questionBack: 'Which blue do you mean?',
+    corrections: [{ what: 'Flat in the middle' }]
+  })
 })
 
 it('and both were told, in order, nobody else', async () => {
-  const told = ['The critique of “Weir in March” was changed', 'The critique of “Weir in March” was taken back', 'Your question about “Weir in March” is answered', 'The critique of “Weir in March” is there']
+  const told = [
+    'The critique of “Weir in March” was changed',
+    'The critique of “Weir in March” was taken back',
+    'Your question about “Weir in March” is answered',
+    'The critique of “Weir in March” is there'
+  ]
   expect((await subjects(rosa)).filter(s => s.includes('Weir'))).toEqual(told)
-  expect((await subjects(tamsin)).filter(s => s.includes('Weir') && s.includes('asks'))).toEqual(['Rosa Field asks about “Weir in March”'])
+  expect((await subjects(tamsin)).filter(s => s.includes('Weir') && s.includes('asks'))).toEqual([
+    'Rosa Field asks about “Weir in March”'
+  ])
   expect((await subjects(await Person.signedIn('bram'))).filter(s => s.includes('Weir'))).toEqual([])
 })
 
-it('a piece is taken away as report, palette and annotations; the learner\'s annotations only once released', async () => {
-  const ask = (person: Person, name: string, piece = id): Promise<Response> => person.fetch(`/submissions/${piece}/export/${name}`)
+it("a piece is taken away as report, palette and annotations; the learner's annotations only once released", async () => {
+  const ask = (person: Person, name: string, piece = id): Promise<Response> =>
+    person.fetch(`/submissions/${piece}/export/${name}`)
   await rosa.measured(id)
   const palette = await ask(rosa, 'palette.gpl')
   expect(palette.headers.get('content-disposition')).toBe('attachment; filename="weir-in-march-palette.gpl"')
   expect(await palette.text()).toMatch(/^GIMP Palette\nName: Weir in March\n/)
-  expect(await (await ask(tamsin, 'report.json')).json()).toMatchObject({ wheel: 'painter', picture: { width: 80, height: 60 } })
-  expect(await (await ask(rosa, 'annotations.json')).json()).toMatchObject({ type: 'AnnotationPage', items: [{ creator: { name: 'Tamsin Vane' }, body: [{ value: 'V1' }, { value: 'Flat in the middle' }] }] })
+  expect(await (await ask(tamsin, 'report.json')).json()).toMatchObject({
+    wheel: 'painter',
+    picture: { width: 80, height: 60 }
+  })
+  expect(await (await ask(rosa, 'annotations.json')).json()).toMatchObject({
+    type: 'AnnotationPage',
+    items: [{ creator: { name: 'Tamsin Vane' }, body: [{ value: 'V1' }, { value: 'Flat in the middle' }] }]
+  })
   expect((await ask(await Person.signedIn('ada'), 'annotations.json', 1)).status).toBe(404)
   expect((await ask(tamsin, 'layers.psd')).status).toBe(404)
 })

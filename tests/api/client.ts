@@ -15,18 +15,27 @@ export class Person {
   constructor(readonly origin = ORIGIN) {}
 
   async fetch(path: string, init: RequestInit = {}): Promise<Response> {
-    const response = await fetch(`${this.origin}/api${path}`, { ...init, headers: { ...init.headers, cookie: this.cookie } })
+    const response = await fetch(`${this.origin}/api${path}`, {
+      ...init,
+      headers: { ...init.headers, cookie: this.cookie }
+    })
     for (const set of response.headers.getSetCookie()) this.cookie = set.split(';')[0]
     return response
   }
 
   json(method: string, path: string, body?: unknown): Promise<Response> {
-    return this.fetch(path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+    return this.fetch(path, {
+      method,
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+    })
   }
 
   static async signedIn(key: string, { password = DEMO_PASSWORD, origin = ORIGIN } = {}): Promise<Person> {
     const person = new Person(origin)
-    const response = await person.json('POST', '/session', { email: key.includes('@') ? key : `${key}@harbour.example`, password })
+    const response = await person.json('POST', '/session', {
+      email: key.includes('@') ? key : `${key}@harbour.example`,
+      password
+    })
     if (!response.ok) throw new Error(`${key} could not sign in: ${await response.text()}`)
     return person
   }
@@ -34,13 +43,23 @@ export class Person {
   /** Hands a file in; words can be overridden. */
   async handIn(picture: Buffer, words: Record<string, string> = {}): Promise<Response> {
     const form = new FormData()
-    for (const [name, value] of Object.entries({ classId: '1', title: 'Test piece', stage: 'study', medium: 'gouache', question: '', about: '', plannedScheme: '', ...words })) form.append(name, value)
+    for (const [name, value] of Object.entries({
+      classId: '1',
+      title: 'Test piece',
+      stage: 'study',
+      medium: 'gouache',
+      question: '',
+      about: '',
+      plannedScheme: '',
+      ...words
+    }))
+      form.append(name, value)
     form.append('picture', new Blob([new Uint8Array(picture)]), 'piece.png')
     return this.fetch('/submissions', { method: 'POST', body: form })
   }
 
   /** Waits until a submission is measured. */
-  async measured(id: number): Promise<{ state: string, report?: Record<string, never>, reason?: string }> {
+  async measured(id: number): Promise<{ state: string; report?: Record<string, never>; reason?: string }> {
     for (let i = 0; i < 200; i++) {
       const { measurement } = await (await this.fetch(`/submissions/${id}`)).json()
       if (measurement.state === 'done' || measurement.state === 'failed') return measurement
@@ -51,17 +70,33 @@ export class Person {
 }
 
 /** Another server on the same database, by itself for a test to kill. */
-export async function anotherServer(): Promise<{ server: ChildProcess, origin: string }> {
+export async function anotherServer(): Promise<{ server: ChildProcess; origin: string }> {
   const port = await freePort()
-  const server = await startServer({ port, databaseUrl: process.env.CRITICA_DATABASE_URL!, secret: process.env.CRITICA_SECRET!, demo: true })
+  const server = await startServer({
+    port,
+    databaseUrl: process.env.CRITICA_DATABASE_URL!,
+    secret: process.env.CRITICA_SECRET!,
+    demo: true
+  })
   return { server, origin: `http://127.0.0.1:${port}` }
 }
 
 /** A connection to the database behind the server, to prove what was kept. */
-export const database = (): Promise<mysql.Connection> => mysql.createConnection({ uri: process.env.CRITICA_DATABASE_URL!, timezone: 'Z' })
+export const database = (): Promise<mysql.Connection> =>
+  mysql.createConnection({ uri: process.env.CRITICA_DATABASE_URL!, timezone: 'Z' })
 
 /** A small two-colour picture. */
 export function picture(width = 80, height = 60, colour = '#2a71b0'): Promise<Buffer> {
   return sharp({ create: { width, height, channels: 3, background: colour } })
-    .composite([{ input: { create: { width: Math.ceil(width / 4), height: Math.ceil(height / 4), channels: 3, background: '#f18e1c' } }, left: 0, top: 0 }]).png().toBuffer()
+    .composite([
+      {
+        input: {
+          create: { width: Math.ceil(width / 4), height: Math.ceil(height / 4), channels: 3, background: '#f18e1c' }
+        },
+        left: 0,
+        top: 0
+      }
+    ])
+    .png()
+    .toBuffer()
 }

@@ -3,7 +3,15 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { Person, picture } from './client'
 
 let tamsin: Person, joss: Person, id: number
-const correction = { station: 'values', area: { kind: 'rectangle', x: 0.1, y: 0.1, w: 0.2, h: 0.2 }, readingId: 'value.range', reason: 'The range is narrow.', what: 'Narrow', todo: 'Push the dark', target: { measure: 'range', atLeast: 70 } }
+const correction = {
+  station: 'values',
+  area: { kind: 'rectangle', x: 0.1, y: 0.1, w: 0.2, h: 0.2 },
+  readingId: 'value.range',
+  reason: 'The range is narrow.',
+  what: 'Narrow',
+  todo: 'Push the dark',
+  target: { measure: 'range', atLeast: 70 }
+}
 
 beforeAll(async () => {
   tamsin = await Person.signedIn('tamsin')
@@ -19,21 +27,41 @@ describe('a critique', () => {
 
   it('keeps corrections in their order, and follows a new order', async () => {
     const ids: number[] = []
-    for (const what of ['first', 'second', 'third']) ids.push((await (await tamsin.json('POST', `/submissions/${id}/corrections`, { ...correction, what })).json()).id)
+    for (const what of ['first', 'second', 'third'])
+      ids.push((await (await tamsin.json('POST', `/submissions/${id}/corrections`, { ...correction, what })).json()).id)
     await tamsin.json('PUT', `/submissions/${id}/corrections/order`, { order: [ids[2], ids[0], ids[1]] })
     await tamsin.json('DELETE', `/submissions/${id}/corrections/${ids[0]}`)
     const { corrections } = await (await tamsin.fetch(`/submissions/${id}/critique`)).json()
-    expect(corrections).toMatchObject([{ order: 1, what: 'third', area: correction.area, target: correction.target }, { order: 2, what: 'second' }])
+    expect(corrections).toMatchObject([
+      { order: 1, what: 'third', area: correction.area, target: correction.target },
+      { order: 2, what: 'second' }
+    ])
   })
 
   it('refuses a correction that says nothing or aims at nothing known', async () => {
     expect((await tamsin.json('POST', `/submissions/${id}/corrections`, { ...correction, what: '' })).status).toBe(422)
-    expect((await tamsin.json('POST', `/submissions/${id}/corrections`, { ...correction, target: { measure: 'charm', atLeast: 3 } })).status).toBe(422)
-    expect((await tamsin.fetch(`/submissions/${id}/corrections`, { method: 'POST', body: '{broken', headers: { 'content-type': 'application/json' } })).status).toBe(422)
+    expect(
+      (
+        await tamsin.json('POST', `/submissions/${id}/corrections`, {
+          ...correction,
+          target: { measure: 'charm', atLeast: 3 }
+        })
+      ).status
+    ).toBe(422)
+    expect(
+      (
+        await tamsin.fetch(`/submissions/${id}/corrections`, {
+          method: 'POST',
+          body: '{broken',
+          headers: { 'content-type': 'application/json' }
+        })
+      ).status
+    ).toBe(422)
   })
 
   it('refuses words written over an older revision', async () => {
-    const write = (works: string, revision: number) => tamsin.json('PUT', `/submissions/${id}/verdict`, { works, verdict: '', revision })
+    const write = (works: string, revision: number) =>
+      tamsin.json('PUT', `/submissions/${id}/verdict`, { works, verdict: '', revision })
     expect(await (await write('The light', 0)).json()).toEqual({ revision: 1 })
     const stale = await write('Something older', 0)
     expect([stale.status, (await stale.json()).error.code]).toEqual([409, 'stale'])
@@ -53,8 +81,17 @@ describe('a critique', () => {
     await tamsin.json('PUT', `/submissions/${id}/assignment`, { exercise: 'opposites', dueOn: '2027-02-01' })
     expect(await (await joss.fetch('/assignments')).json()).toEqual([])
     expect((await tamsin.json('POST', `/submissions/${id}/release`)).status).toBe(200)
-    expect(await (await joss.fetch(`/submissions/${id}/critique`)).json()).toMatchObject({ state: 'released', works: 'The light', assignment: { exercise: 'opposites', dueOn: '2027-02-01' } })
-    for (const late of [tamsin.json('POST', `/submissions/${id}/corrections`, correction), tamsin.json('POST', `/submissions/${id}/release`), tamsin.json('DELETE', `/submissions/${id}/assignment`), tamsin.json('PUT', `/submissions/${id}/verdict`, { works: '', verdict: '', revision: 1 })]) {
+    expect(await (await joss.fetch(`/submissions/${id}/critique`)).json()).toMatchObject({
+      state: 'released',
+      works: 'The light',
+      assignment: { exercise: 'opposites', dueOn: '2027-02-01' }
+    })
+    for (const late of [
+      tamsin.json('POST', `/submissions/${id}/corrections`, correction),
+      tamsin.json('POST', `/submissions/${id}/release`),
+      tamsin.json('DELETE', `/submissions/${id}/assignment`),
+      tamsin.json('PUT', `/submissions/${id}/verdict`, { works: '', verdict: '', revision: 1 })
+    ]) {
       expect((await late).status).toBe(409)
     }
   })
@@ -66,7 +103,11 @@ describe('a critique', () => {
     await joss.measured(handedIn.id)
     const { handIn } = await (await joss.fetch(`/assignments/${assignment.id}`)).json()
     // A sixteenth of orange in blue: one flat value each, so the pair holds and the range does not.
-    expect(handIn.checks).toMatchObject([{ id: 'coverage', passed: true }, { id: 'accent', passed: true }, { id: 'range', passed: false }])
+    expect(handIn.checks).toMatchObject([
+      { id: 'coverage', passed: true },
+      { id: 'accent', passed: true },
+      { id: 'range', passed: false }
+    ])
     expect((await tamsin.json('POST', `/assignments/${assignment.id}/confirm`)).status).toBe(200)
     expect((await joss.handIn(await picture(), { assignmentId: String(assignment.id) })).status).toBe(409)
   })

@@ -15,8 +15,11 @@ afterEach(async () => {
 
 it.each([
   // What a SIGKILL in the middle leaves behind, and what an older version of the measures did.
-  ['interrupted', 'UPDATE measurements SET state = \'measuring\', report = NULL, report_version = NULL WHERE submission_id = ?'],
-  ['of an older version', 'UPDATE measurements SET report = \'{}\', report_version = 0 WHERE submission_id = ?']
+  [
+    'interrupted',
+    "UPDATE measurements SET state = 'measuring', report = NULL, report_version = NULL WHERE submission_id = ?"
+  ],
+  ['of an older version', "UPDATE measurements SET report = '{}', report_version = 0 WHERE submission_id = ?"]
 ])('a measurement %s is measured after the restart', async (_what, damage) => {
   const rosa = await Person.signedIn('rosa')
   const { id } = await (await rosa.handIn(await picture(120, 90), { title: 'Interrupted' })).json()
@@ -25,7 +28,10 @@ it.each([
   await connection.execute(damage, [id])
   second = (await anotherServer()).server
   for (let i = 0; i < 100; i++) {
-    const [rows] = await connection.execute<RowDataPacket[]>('SELECT state, report_version FROM measurements WHERE submission_id = ?', [id])
+    const [rows] = await connection.execute<RowDataPacket[]>(
+      'SELECT state, report_version FROM measurements WHERE submission_id = ?',
+      [id]
+    )
     if (rows[0].state === 'done' && rows[0].report_version > 0) {
       expect(rows[0].report_version).toBe(REPORT_VERSION)
       await connection.end()
@@ -40,10 +46,10 @@ it('migrates again without a change, also when the record of it was lost', async
   const pool = createPool({ uri: process.env.CRITICA_DATABASE_URL!, connectionLimit: 2 })
   const folder = new URL('../../server/db/migrations', import.meta.url).pathname
   expect(await migrate(pool, folder)).toEqual([])
-  await pool.query('DELETE FROM migrations WHERE name LIKE \'0001%\'')
+  await pool.query("DELETE FROM migrations WHERE name LIKE '0001%'")
   expect(await migrate(pool, folder)).toEqual(['0001_first.sql'])
   const [rows] = await pool.query<RowDataPacket[]>('SELECT COUNT(*) n FROM submissions')
   expect(rows[0].n).toBeGreaterThan(10)
   await pool.end()
-  expect(statementsOf('-- a; b\nSELECT 1;\nSELECT \';\';\n')).toEqual(['SELECT 1', 'SELECT \';\''])
+  expect(statementsOf("-- a; b\nSELECT 1;\nSELECT ';';\n")).toEqual(['SELECT 1', "SELECT ';'"])
 })

@@ -28,8 +28,17 @@ const allMeasured = async (): Promise<void> => {
 it('a frozen database is said within seconds, and forgotten when it thaws', async () => {
   await handIn('Before the frost')
   house.database.process.kill('SIGSTOP')
-  const from = Date.now(), answers = await Promise.all([instructor.fetch('/submissions'), instructor.fetch('/shelves'), learner.handIn(await picture())])
-  for (const answer of answers) expect([answer.status, ((await answer.json()) as ErrorBody).error]).toEqual([503, { code: 'unavailable', message: expect.stringContaining('does not answer just now') }])
+  const from = Date.now(),
+    answers = await Promise.all([
+      instructor.fetch('/submissions'),
+      instructor.fetch('/shelves'),
+      learner.handIn(await picture())
+    ])
+  for (const answer of answers)
+    expect([answer.status, ((await answer.json()) as ErrorBody).error]).toEqual([
+      503,
+      { code: 'unavailable', message: expect.stringContaining('does not answer just now') }
+    ])
   expect(answers[0]!.headers.get('retry-after')).toBe('2')
   expect(Date.now() - from).toBeLessThan(12_000)
   house.database.process.kill('SIGCONT')
@@ -51,7 +60,15 @@ it('a database killed while pieces are measured leaves none of them stuck when i
 })
 
 it('a server killed while it takes work in loses none that it had answered for, and its scratch goes with the next', async () => {
-  const sent = Array.from({ length: 6 }, (_, i) => handIn(`Killed ${i}`).then(() => 1, (error: Error) => { console.log(error.message); return 0 }))
+  const sent = Array.from({ length: 6 }, (_, i) =>
+    handIn(`Killed ${i}`).then(
+      () => 1,
+      (error: Error) => {
+        console.log(error.message)
+        return 0
+      }
+    )
+  )
   await until('one is in', async () => (await house.states()).length >= 5)
   process.kill(-house.server.pid!, 'SIGKILL')
   await once(house.server, 'exit')
@@ -72,5 +89,7 @@ it('both killed at once come back to the same pieces', async () => {
   await house.startDatabase()
   await house.startServer()
   expect(await house.states()).toHaveLength(before)
-  expect(((await (await instructor.fetch('/submissions?most=100')).json()) as { items: unknown[] }).items).toHaveLength(before)
+  expect(((await (await instructor.fetch('/submissions?most=100')).json()) as { items: unknown[] }).items).toHaveLength(
+    before
+  )
 })

@@ -10,7 +10,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { keyReadings } from '../../core/critique/key-readings'
 import type { PieceKnown } from '../../core/critique/piece/known'
 import { measurePiece } from '../../core/critique/piece/measure'
-import { readingsOfPiece, type PieceReading } from '../../core/critique/piece/readings'
+import { readingsOfPiece } from '../../core/critique/stations/readings'
+import type { PieceReading } from '../../core/critique/stations/piece'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { planesOf } from '../../core/picture/planes'
 import { WHEEL_NAMES, type WheelName } from '../../core/wheel/steps'
@@ -23,14 +24,18 @@ import { submissionSchema } from '../../shared/submission'
 import { until } from '../house'
 import { Person } from './client'
 
-let tamsin: Person, rosa: Person, id = 0
-const critique = async (person = tamsin): Promise<Critique> => critiqueSchema.parse(await (await person.fetch(`/submissions/${id}/critique`)).json())
+let tamsin: Person,
+  rosa: Person,
+  id = 0
+const critique = async (person = tamsin): Promise<Critique> =>
+  critiqueSchema.parse(await (await person.fetch(`/submissions/${id}/critique`)).json())
 /** With everything that is known by now, measured by the server's own queue. */
 async function current(): Promise<Critique> {
   await until('the readings are current', async () => (await critique()).current, 10_000)
   return critique()
 }
-const onWheel = (wheel: WheelName): Promise<Response> => tamsin.json('PUT', '/classes/1/standards', { ...DEFAULT_STANDARDS, wheel })
+const onWheel = (wheel: WheelName): Promise<Response> =>
+  tamsin.json('PUT', '/classes/1/standards', { ...DEFAULT_STANDARDS, wheel })
 const box = (x: number, y: number, w: number, h: number) => ({ kind: 'rectangle', x, y, w, h }) as const
 const said = (readings: readonly PieceReading[]): string[] => readings.map(r => `${r.key}: ${r.verdict}: ${r.sentence}`)
 
@@ -38,7 +43,9 @@ beforeAll(async () => {
   tamsin = await Person.signedIn('tamsin')
   rosa = await Person.signedIn('rosa')
   const piece = await renderPiece(pieceNamed('pots'))
-  id = (await (await rosa.handIn(piece, { title: 'One room', plannedScheme: 'complementary' })).json() as { id: number }).id
+  id = (
+    (await (await rosa.handIn(piece, { title: 'One room', plannedScheme: 'complementary' })).json()) as { id: number }
+  ).id
   await rosa.measured(id)
 })
 afterAll(() => tamsin.json('PUT', '/classes/1/standards', null))
@@ -46,44 +53,84 @@ afterAll(() => tamsin.json('PUT', '/classes/1/standards', null))
 /** As the bench's worker has it: from the display size, with what the page knows of the piece. */
 async function asTheBenchHasIt(now: Critique): Promise<PieceReading[]> {
   const display = Buffer.from(await (await tamsin.fetch(`/submissions/${id}/picture/display`)).arrayBuffer())
-  const { raster } = await decodePicture(display, READABLE) as Decoded
+  const { raster } = (await decodePicture(display, READABLE)) as Decoded
   const { measurement, plannedScheme } = submissionSchema.parse(await (await tamsin.fetch(`/submissions/${id}`)).json())
   if (measurement.state !== 'done') throw new Error('not measured')
   const { format, sourceWidth: width, sourceHeight: height } = measurement.report.picture
-  const { pairs, surroundings, stops, firstEye } = now.notes, known: PieceKnown = {
-    wheel: now.standards.wheel, plan: plannedScheme, pairs, surroundings, stops, firstEye,
-    focus: now.areas.find(a => a.name === FOCUS_NAME)?.area ?? null, areas: now.areas.filter(a => a.name !== FOCUS_NAME)
-  }
-  const measures = measurePiece({ raster, planes: planesOf(raster) }, { format, width, height }, known)
+  const { pairs, surroundings, stops, firstEye } = now.notes,
+    known: PieceKnown = {
+      wheel: now.standards.wheel,
+      plan: plannedScheme,
+      pairs,
+      surroundings,
+      stops,
+      firstEye,
+      focus: now.areas.find(a => a.name === FOCUS_NAME)?.area ?? null,
+      areas: now.areas.filter(a => a.name !== FOCUS_NAME)
+    }
+  const measures = measurePiece({
+    pixels: { raster, planes: planesOf(raster) },
+    source: { format, width, height },
+    known
+  })
   expect(measures.report).toEqual(measurement.report)
   return readingsOfPiece(measures, known, now.standards)
 }
 
 async function table(): Promise<string[]> {
   const text = await (await tamsin.fetch(`/submissions/${id}/export/readings.csv`)).text()
-  const { data } = Papa.parse<{ reading: string, verdict: string, sentence: string }>(text, { header: true, skipEmptyLines: true })
+  const { data } = Papa.parse<{ reading: string; verdict: string; sentence: string }>(text, {
+    header: true,
+    skipEmptyLines: true
+  })
   return data.map(r => `${r.reading}: ${r.verdict}: ${r.sentence}`)
 }
 
 async function sheetText(): Promise<string> {
-  const { id: job } = exportStateSchema.parse(await (await tamsin.json('POST', `/submissions/${id}/exports`, { name: 'sheet-a4.pdf' })).json())
-  await until('the sheet is made', async () => exportStateSchema.parse(await (await tamsin.fetch(`/submissions/${id}/exports/${job}`)).json()).state === 'done')
-  const pdf = await getDocument({ data: new Uint8Array(await (await tamsin.fetch(`/submissions/${id}/exports/${job}/file`)).arrayBuffer()) }).promise
-  const pages = await Promise.all(Array.from({ length: pdf.numPages }, async (_, i) => (await (await pdf.getPage(i + 1)).getTextContent()).items))
+  const { id: job } = exportStateSchema.parse(
+    await (await tamsin.json('POST', `/submissions/${id}/exports`, { name: 'sheet-a4.pdf' })).json()
+  )
+  await until(
+    'the sheet is made',
+    async () =>
+      exportStateSchema.parse(await (await tamsin.fetch(`/submissions/${id}/exports/${job}`)).json()).state === 'done'
+  )
+  const pdf = await getDocument({
+    data: new Uint8Array(await (await tamsin.fetch(`/submissions/${id}/exports/${job}/file`)).arrayBuffer())
+  }).promise
+  const pages = await Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => (await (await pdf.getPage(i + 1)).getTextContent()).items)
+  )
   await tamsin.json('DELETE', `/submissions/${id}/exports/${job}`)
-  return pages.flat().map(item => ('str' in item ? item.str : '')).join('').replace(/\s+/g, '')
+  return pages
+    .flat()
+    .map(item => ('str' in item ? item.str : ''))
+    .join('')
+    .replace(/\s+/g, '')
 }
 
 async function commandLine(wheel: WheelName, now: Critique): Promise<string[]> {
-  const folder = mkdtempSync(join(tmpdir(), 'critica-readings-')), file = join(folder, 'piece.png'), areas = join(folder, 'areas.json')
+  const folder = mkdtempSync(join(tmpdir(), 'critica-readings-')),
+    file = join(folder, 'piece.png'),
+    areas = join(folder, 'areas.json')
   try {
     writeFileSync(file, await renderPiece(pieceNamed('pots')))
-    const focus = now.areas.find(a => a.name === FOCUS_NAME)?.area, others = now.areas.filter(a => a.name !== FOCUS_NAME)
-    const flat = (area: Critique['areas'][number]['area']): number[] => (area.kind === 'rectangle' ? [area.x, area.y, area.w, area.h] : [])
+    const focus = now.areas.find(a => a.name === FOCUS_NAME)?.area,
+      others = now.areas.filter(a => a.name !== FOCUS_NAME)
+    const flat = (area: Critique['areas'][number]['area']): number[] =>
+      area.kind === 'rectangle' ? [area.x, area.y, area.w, area.h] : []
     writeFileSync(areas, JSON.stringify(others.map(({ name, area }) => ({ name, area: flat(area) }))))
-    const more = [...focus ? ['--focus', flat(focus).join(',')] : [], ...others.length ? ['--areas', areas] : []]
-    const { stdout } = await promisify(execFile)('npx', ['tsx', 'cli/measure.ts', file, '--wheel', wheel, '--readings', ...more])
-    const { readings } = JSON.parse(stdout) as { readings: { id: string, verdict: string, sentence: string }[] }
+    const more = [...(focus ? ['--focus', flat(focus).join(',')] : []), ...(others.length ? ['--areas', areas] : [])]
+    const { stdout } = await promisify(execFile)('npx', [
+      'tsx',
+      'cli/measure.ts',
+      file,
+      '--wheel',
+      wheel,
+      '--readings',
+      ...more
+    ])
+    const { readings } = JSON.parse(stdout) as { readings: { id: string; verdict: string; sentence: string }[] }
     return readings.map(r => `${r.id}: ${r.verdict}: ${r.sentence}`)
   } finally {
     rmSync(folder, { recursive: true, force: true })
@@ -94,7 +141,7 @@ const ONLY_HERE: readonly PieceReading['on'][] = ['pairs', 'stops', 'plan', 'ref
 const byId = (readings: readonly PieceReading[]): string[] => readings.map(r => `${r.id}: ${r.verdict}: ${r.sentence}`)
 
 describe('bench, server, table, sheet and command line say the same', () => {
-  it.each(WHEEL_NAMES)('on the %s wheel, of the picture alone', async (wheel) => {
+  it.each(WHEEL_NAMES)('on the %s wheel, of the picture alone', async wheel => {
     await onWheel(wheel)
     const now = await current()
     expect(now.readings.length).toBeGreaterThan(12)
@@ -107,30 +154,61 @@ describe('bench, server, table, sheet and command line say the same', () => {
     await onWheel('painter')
     await current()
     const edits = [
-      ['POST', '/areas', { name: FOCUS_NAME, area: box(0.4, 0.4, 0.2, 0.25) }], ['POST', '/areas', { name: 'the pot', area: box(0.1, 0.3, 0.2, 0.4) }],
-      ['POST', '/areas', { name: 'foreground', area: box(0, 0.8, 1, 0.2) }], ['POST', '/areas', { name: 'background', area: box(0, 0, 1, 0.2) }],
-      ['PUT', '/notes', { pairs: [{ name: 'clay', lit: { x: 0.2, y: 0.4 }, shadow: { x: 0.3, y: 0.6 } }, { name: 'cloth', lit: { x: 0.6, y: 0.8 }, shadow: { x: 0.8, y: 0.85 } }] }],
-      ['PUT', '/notes', { surroundings: { x: 0.5, y: 0.05 }, stops: [box(0.1, 0.1, 0.2, 0.2), box(0.7, 0.6, 0.2, 0.2)], firstEye: { x: 0.5, y: 0.5 } }]
+      ['POST', '/areas', { name: FOCUS_NAME, area: box(0.4, 0.4, 0.2, 0.25) }],
+      ['POST', '/areas', { name: 'the pot', area: box(0.1, 0.3, 0.2, 0.4) }],
+      ['POST', '/areas', { name: 'foreground', area: box(0, 0.8, 1, 0.2) }],
+      ['POST', '/areas', { name: 'background', area: box(0, 0, 1, 0.2) }],
+      [
+        'PUT',
+        '/notes',
+        {
+          pairs: [
+            { name: 'clay', lit: { x: 0.2, y: 0.4 }, shadow: { x: 0.3, y: 0.6 } },
+            { name: 'cloth', lit: { x: 0.6, y: 0.8 }, shadow: { x: 0.8, y: 0.85 } }
+          ]
+        }
+      ],
+      [
+        'PUT',
+        '/notes',
+        {
+          surroundings: { x: 0.5, y: 0.05 },
+          stops: [box(0.1, 0.1, 0.2, 0.2), box(0.7, 0.6, 0.2, 0.2)],
+          firstEye: { x: 0.5, y: 0.5 }
+        }
+      ]
     ] as const
     for (const [method, path, body] of edits) {
       const from = performance.now()
       expect((await tamsin.json(method, `/submissions/${id}${path}`, body)).status).toBe(200)
       expect(performance.now() - from).toBeLessThan(1000)
     }
-    const from = performance.now(), now = await current()
+    const from = performance.now(),
+      now = await current()
     expect(performance.now() - from).toBeLessThan(3000)
-    expect(new Set(now.readings.map(r => r.on))).toEqual(new Set(['picture', 'focus', 'area', 'pairs', 'planes', 'stops', 'plan', 'first-look']))
+    expect(new Set(now.readings.map(r => r.on))).toEqual(
+      new Set(['picture', 'focus', 'area', 'pairs', 'planes', 'stops', 'plan', 'first-look'])
+    )
     expect(said(await asTheBenchHasIt(now))).toEqual(said(now.readings))
     expect(await table()).toEqual(byId(now.readings))
     expect(await commandLine('painter', now)).toEqual(byId(now.readings.filter(r => !ONLY_HERE.includes(r.on))))
-    const sheet = await sheetText(), key = keyReadings({ readings: now.readings, judged: [], marked: [] }, 6)
+    const sheet = await sheetText(),
+      key = keyReadings({ readings: now.readings, judged: [], marked: [] }, 6)
     for (const { sentence } of key) expect(sheet).toContain(sentence.replace(/\s+/g, ''))
   })
 })
 
-it('a released critique keeps what it was released with; its learner is told all of it but the critic\'s own first look', async () => {
+it("a released critique keeps what it was released with; its learner is told all of it but the critic's own first look", async () => {
   const before = await current()
-  await tamsin.json('POST', `/submissions/${id}/corrections`, { station: 'values', area: null, readingId: null, reason: '', what: 'Flat', todo: '', target: null })
+  await tamsin.json('POST', `/submissions/${id}/corrections`, {
+    station: 'values',
+    area: null,
+    readingId: null,
+    reason: '',
+    what: 'Flat',
+    todo: '',
+    target: null
+  })
   expect((await tamsin.json('POST', `/submissions/${id}/release`)).status).toBe(200)
   await onWheel('process')
   const [after, learned] = [await critique(), await critique(rosa)]

@@ -5,8 +5,12 @@ import { longestWait } from '../probe'
 import { database, ORIGIN, Person } from './client'
 
 let connection: Connection
-beforeAll(async () => { connection = await database() })
-const forget = async (): Promise<void> => { await connection.query('DELETE FROM sign_in_tries') }
+beforeAll(async () => {
+  connection = await database()
+})
+const forget = async (): Promise<void> => {
+  await connection.query('DELETE FROM sign_in_tries')
+}
 beforeEach(forget)
 afterAll(async () => {
   await forget()
@@ -17,7 +21,8 @@ const guess = (email: string, password = 'wrong'): Promise<number> =>
   new Person().json('POST', '/session', { email, password }).then(r => r.status)
 const tally = (statuses: number[]): Record<number, number> =>
   Object.fromEntries([...new Set(statuses)].map(status => [status, statuses.filter(s => s === status).length]))
-const sessions = async (): Promise<number> => Number((await connection.query<RowDataPacket[]>('SELECT COUNT(*) n FROM sessions'))[0][0]!.n)
+const sessions = async (): Promise<number> =>
+  Number((await connection.query<RowDataPacket[]>('SELECT COUNT(*) n FROM sessions'))[0][0]!.n)
 
 describe('guessing', () => {
   it('at one account fifty times at once gets eight looked at', async () => {
@@ -52,7 +57,9 @@ describe('guessing', () => {
 
 describe('a sign-in', () => {
   it('is a new session each time, and ends the one this browser had', async () => {
-    const person = await Person.signedIn('mika'), first = person.cookie, before = await sessions()
+    const person = await Person.signedIn('mika'),
+      first = person.cookie,
+      before = await sessions()
     await person.json('POST', '/session', { email: 'mika@harbour.example', password: 'harbour-lamp' })
     expect(person.cookie).not.toBe(first)
     expect(await sessions()).toBe(before)

@@ -13,23 +13,45 @@ import { runs } from '../../bin/lib/processes'
 import { until } from '../house'
 
 let folder = ''
-beforeEach(() => { folder = mkdtempSync(join(tmpdir(), 'critica-start-')) })
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'critica-start-'))
+})
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
 describe('bin/start', () => {
-  let started: ChildProcess | null = null, said = '', port = 0, databasePort = 0
+  let started: ChildProcess | null = null,
+    said = '',
+    port = 0,
+    databasePort = 0
   const numberIn = (file: string): number => Number(readFileSync(join(folder, file), 'utf8'))
   const pids = (): [number, number] => [numberIn('server.pid'), numberIn('mariadb/server.pid')]
   /** An ended process that nobody has asked after yet still has a number, and no command line. */
-  const both = ([server, data]: [number, number]): [boolean, boolean] => [runs(server, 'index.mjs'), runs(data, 'mariadbd')]
-  const serves = (): Promise<boolean> => fetch(`http://127.0.0.1:${port}/api/session`).then(r => r.ok, () => false)
+  const both = ([server, data]: [number, number]): [boolean, boolean] => [
+    runs(server, 'index.mjs'),
+    runs(data, 'mariadbd')
+  ]
+  const serves = (): Promise<boolean> =>
+    fetch(`http://127.0.0.1:${port}/api/session`).then(
+      r => r.ok,
+      () => false
+    )
   async function start(): Promise<void> {
     said = ''
     const { CRITICA_DATABASE_URL, CRITICA_SECRET, CRITICA_TEST_ORIGIN, ...env } = process.env
-    const own = { CRITICA_PORT: `${port}`, CRITICA_DATABASE_PORT: `${databasePort}`, CRITICA_DATA: folder, CRITICA_DEMO: '0' }
+    const own = {
+      CRITICA_PORT: `${port}`,
+      CRITICA_DATABASE_PORT: `${databasePort}`,
+      CRITICA_DATA: folder,
+      CRITICA_DEMO: '0'
+    }
     started = spawn('bin/start', [], { env: { ...env, ...own }, stdio: ['ignore', 'pipe', 'pipe'] })
-    for (const out of [started.stdout!, started.stderr!]) out.on('data', (part: Buffer) => { said += part.toString() })
-    await until('Critica serves', () => said.includes('Critica serves on'), 50_000).catch(() => { throw new Error(said) })
+    for (const out of [started.stdout!, started.stderr!])
+      out.on('data', (part: Buffer) => {
+        said += part.toString()
+      })
+    await until('Critica serves', () => said.includes('Critica serves on'), 50_000).catch(() => {
+      throw new Error(said)
+    })
   }
   async function stop(): Promise<void> {
     if (started?.exitCode !== null || started.signalCode !== null) return
@@ -45,14 +67,28 @@ describe('bin/start', () => {
   it('says when its server or its database dies, starts it again, and ends both within ten seconds, whoever is still asking', async () => {
     await start()
     process.kill(numberIn('server.pid'), 'SIGKILL')
-    await until('the server is back', async () => said.includes('the server runs again') && await serves())
+    await until('the server is back', async () => said.includes('the server runs again') && (await serves()))
     expect(said).toContain('the server was ended by SIGKILL; it is started again in 1 s')
     process.kill(numberIn('mariadb/server.pid'), 'SIGKILL')
     await until('the database is back', () => said.includes('MariaDB runs again'))
-    await until('served again', async () => (await fetch(`http://127.0.0.1:${port}/api/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"email":"a@b.example","password":"x"}' })).status === 401)
+    await until(
+      'served again',
+      async () =>
+        (
+          await fetch(`http://127.0.0.1:${port}/api/session`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: '{"email":"a@b.example","password":"x"}'
+          })
+        ).status === 401
+    )
     const mine = pids()
     // One that has asked half a question, and one that never listens to the answer.
-    const half = connect(port, '127.0.0.1', () => half.write('POST /api/session HTTP/1.1\r\nhost: 127.0.0.1\r\ncontent-type: application/json\r\ncontent-length: 100\r\n\r\n{'))
+    const half = connect(port, '127.0.0.1', () =>
+      half.write(
+        'POST /api/session HTTP/1.1\r\nhost: 127.0.0.1\r\ncontent-type: application/json\r\ncontent-length: 100\r\n\r\n{'
+      )
+    )
     half.on('error', () => {})
     await new Promise(resolve => setTimeout(resolve, 300))
     const from = Date.now()
@@ -79,9 +115,11 @@ describe('a data directory', () => {
   it('without its mark is left as it is, and what can be done about it is said', async () => {
     const data = join(folder, 'mariadb')
     mkdirSync(data)
-    writeFileSync(join(data, 'ibdata1'), 'somebody\'s')
-    await expect(startDatabase(folder, await freePort())).rejects.toThrow(/holds 1 files.*Nothing was touched\.[^]*touch .*critica-ready[^]*CRITICA_DATA/)
-    expect(readFileSync(join(data, 'ibdata1'), 'utf8')).toBe('somebody\'s')
+    writeFileSync(join(data, 'ibdata1'), "somebody's")
+    await expect(startDatabase(folder, await freePort())).rejects.toThrow(
+      /holds 1 files.*Nothing was touched\.[^]*touch .*critica-ready[^]*CRITICA_DATA/
+    )
+    expect(readFileSync(join(data, 'ibdata1'), 'utf8')).toBe("somebody's")
   })
 
   it('whose making was interrupted is made anew', async () => {
@@ -92,20 +130,42 @@ describe('a data directory', () => {
     expect(readdirSync(folder).filter(name => name.startsWith('mariadb'))).toEqual(['mariadb'])
   })
 
-  it('lets nobody in without a password, from the first start on and after an older version\'s start too', async () => {
-    const port = await freePort(), secrets = (): { database: string } => JSON.parse(readFileSync(join(folder, 'secrets.json'), 'utf8')) as { database: string }
+  it("lets nobody in without a password, from the first start on and after an older version's start too", async () => {
+    const port = await freePort(),
+      secrets = (): { database: string } =>
+        JSON.parse(readFileSync(join(folder, 'secrets.json'), 'utf8')) as { database: string }
     const open = async (): Promise<string[]> => {
       const root = await createConnection({ uri: database.url })
       await root.end()
-      const tried = [['root', '127.0.0.1'], ['', '127.0.0.1'], ['root', 'localhost'], ['critica', '127.0.0.1'], ['mysql', '127.0.0.1']] as const
-      const found = await Promise.all(tried.map(([user, host]) => createConnection({ user, host, port }).then(async (c) => { await c.end(); return `${user}@${host}` }, () => '')))
+      const tried = [
+        ['root', '127.0.0.1'],
+        ['', '127.0.0.1'],
+        ['root', 'localhost'],
+        ['critica', '127.0.0.1'],
+        ['mysql', '127.0.0.1']
+      ] as const
+      const found = await Promise.all(
+        tried.map(([user, host]) =>
+          createConnection({ user, host, port }).then(
+            async c => {
+              await c.end()
+              return `${user}@${host}`
+            },
+            () => ''
+          )
+        )
+      )
       return found.filter(Boolean)
     }
     let database = await startDatabase(folder, port, false)
     expect(await open()).toEqual([])
     const socket = readdirSync(tmpdir()).find(name => name.endsWith(`-${port}.sock`))!
-    const admin = await createConnection({ socketPath: join(tmpdir(), socket), user: 'root', password: secrets().database })
-    await admin.query('CREATE USER root@\'127.0.0.1\' IDENTIFIED BY \'\'')
+    const admin = await createConnection({
+      socketPath: join(tmpdir(), socket),
+      user: 'root',
+      password: secrets().database
+    })
+    await admin.query("CREATE USER root@'127.0.0.1' IDENTIFIED BY ''")
     const [users] = await admin.query<RowDataPacket[]>('SELECT User, Host FROM mysql.user')
     await admin.end()
     expect(users).toContainEqual({ User: 'root', Host: '127.0.0.1' })

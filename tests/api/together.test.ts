@@ -20,19 +20,40 @@ beforeAll(async () => {
 
 describe('ten instructors marking at once', () => {
   it('each get every correction in its place, and none meets an error', async () => {
-    const connection = await database(), made = Date.now(), passwordHash = await hashPassword('ten-lamps')
-    const desks = await Promise.all(Array.from({ length: 10 }, async (_, i) => {
-      const name = `ten-${made}-${i}@harbour.example`, mine = `of-${made}-${i}@harbour.example`
-      const instructor = await insertAccount(connection, { email: name, name: `Ten ${i}`, role: 'instructor', passwordHash })
-      const learner = await insertAccount(connection, { email: mine, name: `Of ${i}`, role: 'learner', passwordHash })
-      const classId = await insertClass(connection, `Class ${i}`, instructor, 20)
-      await insertEnrolment(connection, classId, learner)
-      const piece = await handedIn(await Person.signedIn(mine, { password: 'ten-lamps' }), { classId: `${classId}` })
-      return { person: await Person.signedIn(name, { password: 'ten-lamps' }), piece }
-    }))
+    const connection = await database(),
+      made = Date.now(),
+      passwordHash = await hashPassword('ten-lamps')
+    const desks = await Promise.all(
+      Array.from({ length: 10 }, async (_, i) => {
+        const name = `ten-${made}-${i}@harbour.example`,
+          mine = `of-${made}-${i}@harbour.example`
+        const instructor = await insertAccount(connection, {
+          email: name,
+          name: `Ten ${i}`,
+          role: 'instructor',
+          passwordHash
+        })
+        const learner = await insertAccount(connection, { email: mine, name: `Of ${i}`, role: 'learner', passwordHash })
+        const classId = await insertClass(connection, {
+          name: `Class ${i}`,
+          instructorId: instructor,
+          budgetMinutes: 20
+        })
+        await insertEnrolment(connection, classId, learner)
+        const piece = await handedIn(await Person.signedIn(mine, { password: 'ten-lamps' }), { classId: `${classId}` })
+        return { person: await Person.signedIn(name, { password: 'ten-lamps' }), piece }
+      })
+    )
     await connection.end()
-    const statuses = await Promise.all(desks.flatMap(({ person, piece }) =>
-      Array.from({ length: 40 }, (_, i) => person.json('POST', `/submissions/${piece}/corrections`, { ...correction, what: `Number ${i}` }).then(r => r.status))))
+    const statuses = await Promise.all(
+      desks.flatMap(({ person, piece }) =>
+        Array.from({ length: 40 }, (_, i) =>
+          person
+            .json('POST', `/submissions/${piece}/corrections`, { ...correction, what: `Number ${i}` })
+            .then(r => r.status)
+        )
+      )
+    )
     expect(statuses.filter(status => status !== 200)).toEqual([])
     for (const { person, piece } of desks) {
       const { corrections } = critiqueSchema.parse(await (await person.fetch(`/submissions/${piece}/critique`)).json())
@@ -52,8 +73,10 @@ describe('exports', () => {
     const answers = await Promise.all(Array.from({ length: 10 }, begin))
     expect(answers.map(a => a.status).sort()).toEqual([...Array<number>(3).fill(200), ...Array<number>(7).fill(429)])
     const jobs = await Promise.all(answers.filter(a => a.ok).map(async a => exportStateSchema.parse(await a.json()).id))
-    const state = async (job: string): Promise<string> => exportStateSchema.parse(await (await rosa.fetch(`/submissions/${id}/exports/${job}`)).json()).state
-    for (let i = 0; i < 200 && await state(jobs[2]!) !== 'done'; i++) await new Promise(resolve => setTimeout(resolve, 50))
+    const state = async (job: string): Promise<string> =>
+      exportStateSchema.parse(await (await rosa.fetch(`/submissions/${id}/exports/${job}`)).json()).state
+    for (let i = 0; i < 200 && (await state(jobs[2]!)) !== 'done'; i++)
+      await new Promise(resolve => setTimeout(resolve, 50))
     const file = (): Promise<Response> => rosa.fetch(`/submissions/${id}/exports/${jobs[2]}/file`)
     expect((await file()).status).toBe(200)
     await tamsin.json('POST', `/submissions/${id}/withdraw`)
@@ -74,18 +97,29 @@ describe('an exercise that was answered', () => {
     await handedIn(rosa, { assignmentId: `${assignment!.id}` })
     await tamsin.json('POST', `/submissions/${id}/withdraw`)
     const refused = await tamsin.json('DELETE', `/submissions/${id}/assignment`)
-    expect([refused.status, (await refused.json()).error.message]).toEqual([422, expect.stringContaining('has handed something in')])
+    expect([refused.status, (await refused.json()).error.message]).toEqual([
+      422,
+      expect.stringContaining('has handed something in')
+    ])
     expect((await tamsin.fetch(`/assignments/${assignment!.id}`)).status).toBe(200)
   })
 })
 
 describe('a long name with a long title', () => {
   it('fits the mail about it', async () => {
-    const connection = await database(), email = `long-${Date.now()}@harbour.example`
-    const learner = await insertAccount(connection, { email, name: 'N'.repeat(120), role: 'learner', passwordHash: await hashPassword('long-lamp') })
+    const connection = await database(),
+      email = `long-${Date.now()}@harbour.example`
+    const learner = await insertAccount(connection, {
+      email,
+      name: 'N'.repeat(120),
+      role: 'learner',
+      passwordHash: await hashPassword('long-lamp')
+    })
     await insertEnrolment(connection, 1, learner)
     await connection.end()
-    const person = await Person.signedIn(email, { password: 'long-lamp' }), title = 'T'.repeat(120), id = await handedIn(person, { title })
+    const person = await Person.signedIn(email, { password: 'long-lamp' }),
+      title = 'T'.repeat(120),
+      id = await handedIn(person, { title })
     await tamsin.json('POST', `/submissions/${id}/corrections`, correction)
     await tamsin.json('POST', `/submissions/${id}/release`)
     expect((await person.json('POST', `/submissions/${id}/question`, { question: 'Which blue?' })).status).toBe(200)

@@ -5,7 +5,8 @@ import type { Correction } from '../../shared/critique'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { Person } from '../api/client'
 
-export const signIn = (page: Page): Promise<unknown> => page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+export const signIn = (page: Page): Promise<unknown> =>
+  page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
 
 export const picture = (page: Page): Locator => page.locator('canvas.picture[data-which="own"]')
 
@@ -31,19 +32,26 @@ export async function hangs(page: Page, piece: Locator): Promise<void> {
 /** No serious violation of WCAG as axe finds them. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+  expect(
+    violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id}: ${v.nodes[0]?.html}`)
+  ).toEqual([])
 }
 
-export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+export const saved = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
 
 /** Hands a file in and waits until it is measured. */
 export async function handedIn(file: Buffer): Promise<number> {
-  const joss = await Person.signedIn('joss'), response = await joss.handIn(file)
-  const { id } = await response.json() as { id: number }
+  const joss = await Person.signedIn('joss'),
+    response = await joss.handIn(file)
+  const { id } = (await response.json()) as { id: number }
   await joss.measured(id)
   return id
 }
 
 /** Corrections as they are kept, asked for by the page itself: a browser asks again when a kept-alive connection has just closed. */
 export const keptCorrections = (page: Page, id: number): Promise<Correction[]> =>
-  page.evaluate(async url => ((await (await fetch(url)).json()) as { corrections: never[] }).corrections, `/api/submissions/${id}/critique`)
+  page.evaluate(
+    async url => ((await (await fetch(url)).json()) as { corrections: never[] }).corrections,
+    `/api/submissions/${id}/critique`
+  )

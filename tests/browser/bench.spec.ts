@@ -17,7 +17,9 @@ test('first look: small and soft, then three questions, compared with what is me
   await expect(page.getByText(/range \d+/)).toHaveCount(0)
   await page.getByRole('button', { name: 'show it on the picture' }).click()
   await page.mouse.click(...(await placed(page))(0.9, 0.18))
-  await expect(page.locator('[data-reading="first-look.eye"]')).toHaveText(/went first to the upper right\. The measured first stop is the same\. It should have gone to the focus\./)
+  await expect(page.locator('[data-reading="first-look.eye"]')).toHaveText(
+    /went first to the upper right\. The measured first stop is the same\. It should have gone to the focus\./
+  )
   await page.getByLabel('The one thing').fill('The boat under sail')
   await page.getByLabel('One a line').fill('The sails stand up.\nThe sky is one wash.')
   await page.keyboard.press('Tab')
@@ -26,13 +28,28 @@ test('first look: small and soft, then three questions, compared with what is me
   await expect(page.getByLabel('The one thing')).toHaveValue('The boat under sail')
   const connection = await database()
   const [rows] = await connection.query<RowDataPacket[]>('SELECT notes, works FROM critiques WHERE submission_id = 8')
-  expect(rows[0]).toMatchObject({ works: 'The sails stand up.\nThe sky is one wash.', notes: { about: 'The boat under sail', visited: ['first-look'] } })
+  expect(rows[0]).toMatchObject({
+    works: 'The sails stand up.\nThe sky is one wash.',
+    notes: { about: 'The boat under sail', visited: ['first-look'] }
+  })
   await connection.end()
 })
 
 test('areas by hand, by box and by corners; reshaped, undone, done again, kept over a reload', async ({ page }) => {
-  const bands = (['#d9e4ea', '#6b9cbb', '#20384c'] as const).map((background, i) => ({ input: { create: { width: 640, height: 160, channels: 3 as const, background } }, left: 0, top: 160 * i }))
-  const id = await handedIn(await sharp({ create: { width: 640, height: 480, channels: 3, background: '#fff' } }).composite([...bands, { input: { create: { width: 80, height: 60, channels: 3, background: '#d9792b' } }, left: 390, top: 230 }]).png().toBuffer())
+  const bands = (['#d9e4ea', '#6b9cbb', '#20384c'] as const).map((background, i) => ({
+    input: { create: { width: 640, height: 160, channels: 3 as const, background } },
+    left: 0,
+    top: 160 * i
+  }))
+  const id = await handedIn(
+    await sharp({ create: { width: 640, height: 480, channels: 3, background: '#fff' } })
+      .composite([
+        ...bands,
+        { input: { create: { width: 80, height: 60, channels: 3, background: '#d9792b' } }, left: 390, top: 230 }
+      ])
+      .png()
+      .toBuffer()
+  )
   await open(page, `/bench/${id}/values`)
   const at = await placed(page)
   const name = async (called: string): Promise<void> => {
@@ -43,12 +60,19 @@ test('areas by hand, by box and by corners; reshaped, undone, done again, kept o
   await page.keyboard.press('a')
   await page.mouse.move(...at(0.6, 0.55))
   await page.mouse.down()
-  for (let i = 1; i <= 24; i++) await page.mouse.move(...at(0.67 - 0.07 * Math.cos((i * Math.PI) / 12), 0.55 + 0.1 * Math.sin((i * Math.PI) / 12)))
+  for (let i = 1; i <= 24; i++)
+    await page.mouse.move(...at(0.67 - 0.07 * Math.cos((i * Math.PI) / 12), 0.55 + 0.1 * Math.sin((i * Math.PI) / 12)))
   await expect(page.locator('[data-test="sketch"]')).toContainText('This area')
   await page.mouse.up()
   await name('the boat')
   await page.keyboard.press('p')
-  for (const [x, y] of [[0.02, 0.62], [0.3, 0.7], [0.55, 0.97], [0.02, 0.97]] as const) await page.mouse.click(...at(x, y))
+  for (const [x, y] of [
+    [0.02, 0.62],
+    [0.3, 0.7],
+    [0.55, 0.97],
+    [0.02, 0.97]
+  ] as const)
+    await page.mouse.click(...at(x, y))
   await page.mouse.click(...at(0.02, 0.62))
   await name('foreground')
   await page.keyboard.press('b')
@@ -71,24 +95,43 @@ test('areas by hand, by box and by corners; reshaped, undone, done again, kept o
   await page.getByRole('button', { name: 'keep the shape of background' }).click()
   await saved(page)
   const connection = await database()
-  const [rows] = await connection.query<RowDataPacket[]>('SELECT name, shape FROM areas WHERE submission_id = ? ORDER BY id', [id])
-  expect(rows).toMatchObject([{ name: 'the boat', shape: { kind: 'polygon' } }, { name: 'foreground', shape: { kind: 'polygon' } }, { name: 'background', shape: { kind: 'rectangle' } }])
+  const [rows] = await connection.query<RowDataPacket[]>(
+    'SELECT name, shape FROM areas WHERE submission_id = ? ORDER BY id',
+    [id]
+  )
+  expect(rows).toMatchObject([
+    { name: 'the boat', shape: { kind: 'polygon' } },
+    { name: 'foreground', shape: { kind: 'polygon' } },
+    { name: 'background', shape: { kind: 'rectangle' } }
+  ])
   expect(rows[1]!.shape.points).toHaveLength(4)
   expect(rows[2]!.shape.x + rows[2]!.shape.w).toBeCloseTo(0.9, 1)
   await connection.end()
   await page.reload()
   await expect(page.getByRole('button', { name: 'remove the area the boat' })).toBeVisible()
-  for (const [station, reading] of [['temperature', 'temperature.area'], ['edges', 'edges.cutout']] as const) {
+  for (const [station, reading] of [
+    ['temperature', 'temperature.area'],
+    ['edges', 'edges.cutout']
+  ] as const) {
     await page.goto(`/bench/${id}/${station}`)
     await expect(page.locator(`[data-reading="${reading}"]`).first()).toContainText('The boat')
   }
 })
 
 test('an area drawn with keys alone', async ({ page }) => {
-  const id = await handedIn(await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } }).png().toBuffer())
+  const id = await handedIn(
+    await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
+      .png()
+      .toBuffer()
+  )
   await open(page, `/bench/${id}/values`)
   await page.keyboard.press('p')
-  for (const [key, times] of [['ArrowLeft', 2], ['ArrowRight', 4], ['ArrowDown', 4], ['ArrowLeft', 4]] as const) {
+  for (const [key, times] of [
+    ['ArrowLeft', 2],
+    ['ArrowRight', 4],
+    ['ArrowDown', 4],
+    ['ArrowLeft', 4]
+  ] as const) {
     for (let i = 0; i < times; i++) await page.keyboard.press(`Shift+${key}`)
     await page.keyboard.press(' ')
   }
@@ -101,16 +144,32 @@ test('an area drawn with keys alone', async ({ page }) => {
   await page.getByRole('button', { name: 'keep the shape of the square' }).click()
   await saved(page)
   const connection = await database()
-  await expect.poll(async () => (await connection.query<RowDataPacket[]>('SELECT shape FROM areas WHERE submission_id = ?', [id]))[0][0]?.shape.points.map((p: number[]) => p.map(v => Math.round(100 * v)))).toEqual([[42, 51], [62, 51], [62, 71], [42, 71]])
+  await expect
+    .poll(async () =>
+      (
+        await connection.query<RowDataPacket[]>('SELECT shape FROM areas WHERE submission_id = ?', [id])
+      )[0][0]?.shape.points.map((p: number[]) => p.map(v => Math.round(100 * v)))
+    )
+    .toEqual([
+      [42, 51],
+      [62, 51],
+      [62, 71],
+      [42, 71]
+    ])
   await connection.end()
 })
 
 /** What was planted in each demo picture (demo/manifest.ts), and the sentence that must name it. */
 const PLANTED = [
-  ['1/values', 'value.range', 'The range is narrow'], ['1/values', 'value.separation', 'The ferry merges with its surroundings'],
-  ['3/values', 'value.black', 'Flat black fills'], ['6/harmony', 'harmony.proportion', 'No colour leads'], ['7/harmony', 'harmony.saturation', 'misses an accent'],
-  ['8/focus', 'focus.intended', 'the upper right is before it'], ['9/temperature', 'temperature.light', 'Light and dark have the same temperature'],
-  ['9/light', 'light.leaves.ochre', 'Ochre leaves the light'], ['8/edges', 'edges.falloff', 'sharpest at the focus']
+  ['1/values', 'value.range', 'The range is narrow'],
+  ['1/values', 'value.separation', 'The ferry merges with its surroundings'],
+  ['3/values', 'value.black', 'Flat black fills'],
+  ['6/harmony', 'harmony.proportion', 'No colour leads'],
+  ['7/harmony', 'harmony.saturation', 'misses an accent'],
+  ['8/focus', 'focus.intended', 'the upper right is before it'],
+  ['9/temperature', 'temperature.light', 'Light and dark have the same temperature'],
+  ['9/light', 'light.leaves.ochre', 'Ochre leaves the light'],
+  ['8/edges', 'edges.falloff', 'sharpest at the focus']
 ] as const
 
 test('every planted fault is named where it belongs', async ({ page }) => {
@@ -122,13 +181,33 @@ test('every planted fault is named where it belongs', async ({ page }) => {
   await expect(page.getByText('of the file is transparent and left out of every number')).toBeVisible()
 })
 
-test('light: materials picked in the light and in the shadow, the one of another light named with its colour', async ({ page }) => {
+test('light: materials picked in the light and in the shadow, the one of another light named with its colour', async ({
+  page
+}) => {
   // One light halves and quarters the channels of four materials; the last one's shadow follows another ratio.
-  const ratio = [0.3, 0.35, 0.45], materials = [[200, 120, 70], [90, 150, 110], [210, 200, 180], [120, 110, 190]]
-  const shadowOf = (rgb: number[], by: number[]): number[] => rgb.map((byte, c) => convertLinearToByte(LINEAR_OF_BYTE[byte]! * by[c]!))
-  const block = ([r, g, b]: number[], left: number, top: number) => ({ input: { create: { width: 200, height: 300, channels: 3 as const, background: { r: r!, g: g!, b: b! } } }, left, top })
-  const file = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#777777' } }).composite(materials.flatMap((m, i) =>
-    [block(m, 200 * i, 0), block(shadowOf(m, i === 3 ? [0.8, 0.2, 0.2] : ratio), 200 * i, 300)])).png().toBuffer()
+  const ratio = [0.3, 0.35, 0.45],
+    materials = [
+      [200, 120, 70],
+      [90, 150, 110],
+      [210, 200, 180],
+      [120, 110, 190]
+    ]
+  const shadowOf = (rgb: number[], by: number[]): number[] =>
+    rgb.map((byte, c) => convertLinearToByte(LINEAR_OF_BYTE[byte]! * by[c]!))
+  const block = ([r, g, b]: number[], left: number, top: number) => ({
+    input: { create: { width: 200, height: 300, channels: 3 as const, background: { r: r!, g: g!, b: b! } } },
+    left,
+    top
+  })
+  const file = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#777777' } })
+    .composite(
+      materials.flatMap((m, i) => [
+        block(m, 200 * i, 0),
+        block(shadowOf(m, i === 3 ? [0.8, 0.2, 0.2] : ratio), 200 * i, 300)
+      ])
+    )
+    .png()
+    .toBuffer()
   const id = await handedIn(file)
   await open(page, `/bench/${id}/light`)
   const at = await placed(page)
@@ -141,7 +220,9 @@ test('light: materials picked in the light and in the shadow, the one of another
     await page.mouse.click(...at(0.125 + 0.25 * i, 0.75))
     await expect(page.getByRole('button', { name: `remove ${called}` })).toBeVisible()
   }
-  const expected = `#${shadowOf(materials[3]!, ratio).map(b => b.toString(16).padStart(2, '0')).join('')}`
+  const expected = `#${shadowOf(materials[3]!, ratio)
+    .map(b => b.toString(16).padStart(2, '0'))
+    .join('')}`
   await expect(page.locator('[data-reading="light.leaves.slate"]')).toContainText(/^fix Slate leaves the light/)
   await expect(page.locator('[data-reading="light.leaves.slate"]')).toContainText(expected)
   await expect(page.locator('[data-reading^="light.leaves."]')).toHaveCount(1)
@@ -149,12 +230,15 @@ test('light: materials picked in the light and in the shadow, the one of another
   await expect(page.locator('[data-reading="light.leaves.ochre"]')).toBeVisible()
 })
 
-test('focus: rivals, whites and vivid places listed; a route of stops read against the eye\'s own', async ({ page }) => {
+test("focus: rivals, whites and vivid places listed; a route of stops read against the eye's own", async ({ page }) => {
   await open(page, '/bench/8/focus')
   await expect(page.getByText('What competes with it')).toBeVisible()
   await expect(page.locator('.focus')).toContainText('The upper right: its')
   const at = await placed(page)
-  for (const [x, y] of [[0.84, 0.05], [0.02, 0.02]] as const) {
+  for (const [x, y] of [
+    [0.84, 0.05],
+    [0.02, 0.02]
+  ] as const) {
     await page.getByRole('button', { name: /^add stop/ }).click()
     await page.mouse.move(...at(x, y))
     await page.mouse.down()
@@ -165,7 +249,7 @@ test('focus: rivals, whites and vivid places listed; a route of stops read again
   await expect(page.locator('[data-reading="focus.route"]')).toContainText('It passes by stop 2.')
 })
 
-test('values: groups by hand, flat black with what to mix instead, the greys\' disagreement', async ({ page }) => {
+test("values: groups by hand, flat black with what to mix instead, the greys' disagreement", async ({ page }) => {
   await open(page, '/bench/3/values')
   await page.getByRole('slider', { name: /How many values/ }).fill('2')
   await expect(picture(page)).toHaveAttribute('data-lens', 'groups')
@@ -191,10 +275,13 @@ test('values: groups by hand, flat black with what to mix instead, the greys\' d
   await expect(page).not.toHaveURL(/bench\/5\//)
 })
 
-test('harmony: another wheel in place, the scheme turned by hand, amounts against what would balance', async ({ page }) => {
+test('harmony: another wheel in place, the scheme turned by hand, amounts against what would balance', async ({
+  page
+}) => {
   await open(page, '/bench/6/harmony')
   await expect(page.getByRole('img', { name: /would balance/ }).first()).toBeVisible()
-  const rotation = page.getByRole('slider', { name: 'Rotation of the scheme in degrees' }), cover = page.locator('.ranking [aria-pressed="true"] .share')
+  const rotation = page.getByRole('slider', { name: 'Rotation of the scheme in degrees' }),
+    cover = page.locator('.ranking [aria-pressed="true"] .share')
   const before = Number.parseInt(await cover.innerText())
   await rotation.fill(String((Number(await rotation.inputValue()) + 60) % 360))
   await expect(picture(page)).toHaveAttribute('data-lens', 'off-scheme')
@@ -204,9 +291,10 @@ test('harmony: another wheel in place, the scheme turned by hand, amounts agains
   await expect(page.locator('.palette')).toContainText(/azure|rose|chartreuse|cyan|magenta|spring-green|red|orange/)
 })
 
-test('readings are the instructor\'s to overrule, and house standards move them at once', async ({ page }) => {
+test("readings are the instructor's to overrule, and house standards move them at once", async ({ page }) => {
   await open(page, '/bench/9/values')
-  const range = page.locator('[data-reading="value.range"]'), key = page.locator('[data-reading="value.key"]')
+  const range = page.locator('[data-reading="value.range"]'),
+    key = page.locator('[data-reading="value.key"]')
   await expect(range).toHaveAttribute('data-verdict', 'look')
   await key.getByRole('button', { name: 'works' }).click()
   await key.getByRole('button', { name: 'set aside' }).click()

@@ -8,16 +8,31 @@ import { DEMO_PASSWORD } from '../../demo/people'
 import { accessible, handedIn, keptCorrections, open, picture, placed, saved, signIn } from './bench-page'
 
 /** A grey patch two steps from its ground: it merges. Values from CIELAB: #777777 is L* 50, #7d7d7d is 52. */
-const merging = (): Promise<Buffer> => sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
-  .composite([{ input: { create: { width: 120, height: 100, channels: 3, background: '#7d7d7d' } }, left: 140, top: 100 }, { input: { create: { width: 60, height: 40, channels: 3, background: '#b06a4a' } }, left: 10, top: 10 }]).png().toBuffer()
+const merging = (): Promise<Buffer> =>
+  sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
+    .composite([
+      { input: { create: { width: 120, height: 100, channels: 3, background: '#7d7d7d' } }, left: 140, top: 100 },
+      { input: { create: { width: 60, height: 40, channels: 3, background: '#b06a4a' } }, left: 10, top: 10 }
+    ])
+    .png()
+    .toBuffer()
 
 async function textOf(path: string): Promise<string> {
   const document = await getDocument({ data: new Uint8Array(await readFile(path)), verbosity: 0 }).promise
-  const pages = await Promise.all(Array.from({ length: document.numPages }, async (_, i) => (await (await document.getPage(i + 1)).getTextContent()).items.map(item => ('str' in item ? item.str : '')).join(' ')))
+  const pages = await Promise.all(
+    Array.from({ length: document.numPages }, async (_, i) =>
+      (await (await document.getPage(i + 1)).getTextContent()).items
+        .map(item => ('str' in item ? item.str : ''))
+        .join(' ')
+    )
+  )
   return pages.join(' ').replace(/\s+/g, ' ')
 }
 async function download(page: Page, name: string): Promise<string> {
-  const [file] = await Promise.all([page.waitForEvent('download', { timeout: 60_000 }), page.getByRole('button', { name, exact: true }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }),
+    page.getByRole('button', { name, exact: true }).click()
+  ])
   return file.path()
 }
 async function drag(page: Page, ...places: (readonly [number, number])[]): Promise<void> {
@@ -28,7 +43,10 @@ async function drag(page: Page, ...places: (readonly [number, number])[]): Promi
   await page.mouse.up()
 }
 
-test('a fault is read, marked, tried until the target is reached, put in words, released, read by the learner, printed', async ({ page, browser }) => {
+test('a fault is read, marked, tried until the target is reached, put in words, released, read by the learner, printed', async ({
+  page,
+  browser
+}) => {
   const id = await handedIn(await merging())
   await signIn(page)
   await open(page, `/bench/${id}/values`)
@@ -57,7 +75,9 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await drag(page, [0.75, 0.8], [0.85, 0.85], [0.95, 0.8])
   await expect(panel.getByRole('button', { name: 'take the last of 1 away' })).toBeVisible()
   await saved(page)
-  await expect.poll(async () => (await keptCorrections(page, id))[0]!.trial!.strokes?.[0]?.points.length).toBeGreaterThan(2)
+  await expect
+    .poll(async () => (await keptCorrections(page, id))[0]!.trial!.strokes?.[0]?.points.length)
+    .toBeGreaterThan(2)
   // The line between before and after, moved by keys.
   await page.keyboard.press('c')
   const line = page.getByRole('slider', { name: 'Line between before and after' })
@@ -79,19 +99,29 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await page.mouse.click(...at(0.5, 0.9))
   await page.getByLabel('What is wrong').fill('Nothing happens down here')
   await page.getByRole('button', { name: 'Mark it', exact: true }).click()
-  await page.getByRole('button', { name: 'V3', exact: true }).dragTo(page.getByRole('button', { name: 'V1', exact: true }))
-  await expect.poll(async () => (await keptCorrections(page, id)).map(c => c.mark?.kind ?? 'area')).toEqual(['point', 'area', 'arrow'])
+  await page
+    .getByRole('button', { name: 'V3', exact: true })
+    .dragTo(page.getByRole('button', { name: 'V1', exact: true }))
+  await expect
+    .poll(async () => (await keptCorrections(page, id)).map(c => c.mark?.kind ?? 'area'))
+    .toEqual(['point', 'area', 'arrow'])
   // What was written is on the shelf for the next one.
   await page.keyboard.press('m')
   await page.getByRole('button', { name: 'from your phrases' }).click()
   await accessible(page)
   await page.getByLabel('Search your phrases').fill('takes eye')
-  await page.getByRole('button', { name: /The red takes the eye/ }).first().click()
+  await page
+    .getByRole('button', { name: /The red takes the eye/ })
+    .first()
+    .click()
   await expect(page.getByLabel('What is wrong')).toHaveValue('The red takes the eye')
   await page.getByRole('button', { name: 'leave it' }).click()
 
-  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /Verdict/ }).click()
-  await page.getByRole('button', { name: /draft it/ }).click()
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: /Verdict/ })
+    .click()
+  await page.getByRole('button', { name: /propose words/ }).click()
   const verdict = page.getByRole('textbox', { name: 'Verdict and the next step' })
   await expect(verdict).toContainText('Nothing happens down here')
   await verdict.click()
@@ -126,18 +156,46 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await accessible(learner)
 
   const text = await textOf(await download(learner, 'sheet, A4'))
-  for (const words of ['What works', 'Nothing happens down here', 'The patch merges with its surroundings', 'Reached with at least', 'The red takes the eye', 'One thing at a time', 'Before, and as it could be', 'What was measured', '1 of']) expect(text).toContain(words)
+  for (const words of [
+    'What works',
+    'Nothing happens down here',
+    'The patch merges with its surroundings',
+    'Reached with at least',
+    'The red takes the eye',
+    'One thing at a time',
+    'Before, and as it could be',
+    'What was measured',
+    '1 of'
+  ])
+    expect(text).toContain(words)
   const layers = unzipSync(new Uint8Array(await readFile(await download(learner, 'layers'))))
-  expect(Object.keys(layers)).toEqual(expect.arrayContaining(['mimetype', 'stack.xml', 'mergedimage.png', 'Thumbnails/thumbnail.png', 'data/original.png', 'data/trial-2.png', 'data/mark-3.png']))
+  expect(Object.keys(layers)).toEqual(
+    expect.arrayContaining([
+      'mimetype',
+      'stack.xml',
+      'mergedimage.png',
+      'Thumbnails/thumbnail.png',
+      'data/original.png',
+      'data/trial-2.png',
+      'data/mark-3.png'
+    ])
+  )
   await context.close()
 })
 
 test('all trials together are read side by side, each with its target', async ({ page }) => {
   const id = await handedIn(await merging())
   await signIn(page)
-  const box = { kind: 'rectangle', x: 0.35, y: 1 / 3, w: 0.3, h: 1 / 3 }, base = { station: 'values', area: box, readingId: null, reason: '', todo: '' }
+  const box = { kind: 'rectangle', x: 0.35, y: 1 / 3, w: 0.3, h: 1 / 3 },
+    base = { station: 'values', area: box, readingId: null, reason: '', todo: '' }
   const trial = (by: number) => ({ outside: false, feather: 0, strength: 1, operations: [{ kind: 'value', by }] })
-  for (const [what, by, atLeast] of [['One', 10, 15], ['Two', 10, 21]] as const) await page.request.post(`/api/submissions/${id}/corrections`, { data: { ...base, what, target: { measure: 'separation', atLeast }, trial: trial(by) } })
+  for (const [what, by, atLeast] of [
+    ['One', 10, 15],
+    ['Two', 10, 21]
+  ] as const)
+    await page.request.post(`/api/submissions/${id}/corrections`, {
+      data: { ...base, what, target: { measure: 'separation', atLeast }, trial: trial(by) }
+    })
   await open(page, `/bench/${id}/values`)
   await page.getByRole('button', { name: 'all', exact: true }).click()
   const all = page.getByRole('region', { name: 'All trials together' })

@@ -24,7 +24,9 @@ test('a hand-in that is no picture, or has no title, keeps its words', async ({ 
   await page.getByLabel('Medium').fill('ink')
   await page.getByRole('button', { name: 'Hand it in' }).click()
   await expect(page.getByRole('alert')).toHaveText('Choose the picture first.')
-  await page.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('these are notes') })
+  await page
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('these are notes') })
   await page.getByRole('button', { name: 'Hand it in' }).click()
   await expect(page.getByRole('alert')).toHaveText('The piece needs a title.')
   await page.getByLabel('Title').fill('Notes')
@@ -33,7 +35,7 @@ test('a hand-in that is no picture, or has no title, keeps its words', async ({ 
   await expect(page.getByLabel('Medium')).toHaveValue('ink')
 })
 
-test('somebody else\'s piece does not exist', async ({ page }) => {
+test("somebody else's piece does not exist", async ({ page }) => {
   await page.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/critique/11')
   await expect(page.getByRole('alert')).toContainText('not yours to see')
@@ -69,7 +71,9 @@ test('two windows on one critique: the second is offered both versions, and eith
   await expect(second.getByLabel('What works, first')).toHaveValue('Both fall')
 })
 
-test('a browser killed while it writes leaves whole words, and the next one goes on from there', async ({ browser }) => {
+test('a browser killed while it writes leaves whole words, and the next one goes on from there', async ({
+  browser
+}) => {
   const context = await browser.newContext()
   await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const page = await context.newPage()
@@ -78,7 +82,7 @@ test('a browser killed while it writes leaves whole words, and the next one goes
   await verdict.fill('Kept before. '.repeat(40))
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
   // The next save is held on its way, and the page's process dies under it.
-  await page.route('**/verdict', async (route) => {
+  await page.route('**/verdict', async route => {
     void route.continue().catch(() => {})
     const cdp = await context.newCDPSession(page)
     await cdp.send('Page.crash').catch(() => {})
@@ -96,7 +100,9 @@ test('a browser killed while it writes leaves whole words, and the next one goes
   await again.close()
 })
 
-test('a tab closed with the last letter loses nothing: verdict, correction and hand-in are there again', async ({ browser }) => {
+test('a tab closed with the last letter loses nothing: verdict, correction and hand-in are there again', async ({
+  browser
+}) => {
   const context = await browser.newContext()
   await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const page = await context.newPage()
@@ -128,19 +134,22 @@ test('a tab closed with the last letter loses nothing: verdict, correction and h
   await context.close()
 })
 
-test('words that the server did not take are sent again when it answers, and a tab is not closed over them unasked', async ({ page }) => {
+test('words that the server did not take are sent again when it answers, and a tab is not closed over them unasked', async ({
+  page
+}) => {
   await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/bench/6/verdict')
   const words = `The steps lead in, ${Date.now()}`
-  let away = true, tried = 0
-  await page.route('**/verdict', (route) => {
+  let away = true,
+    tried = 0
+  await page.route('**/verdict', route => {
     tried++
     return away ? route.abort() : route.continue()
   })
   await page.getByLabel('What works, first').fill(words)
   await expect.poll(() => tried, { timeout: 15_000 }).toBeGreaterThan(2)
   let asked = false
-  page.once('dialog', (dialog) => {
+  page.once('dialog', dialog => {
     asked = dialog.type() === 'beforeunload'
     void dialog.dismiss()
   })
@@ -148,7 +157,7 @@ test('words that the server did not take are sent again when it answers, and a t
   await expect.poll(() => asked).toBe(true)
   away = false
   await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 15_000 })
-  const { works } = await (await page.request.get('/api/submissions/6/critique')).json() as { works: string }
+  const { works } = (await (await page.request.get('/api/submissions/6/critique')).json()) as { works: string }
   expect(works).toBe(words)
 })
 

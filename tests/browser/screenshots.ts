@@ -6,68 +6,138 @@ import { DEMO_PASSWORD } from '../../demo/people'
 
 const ORIGIN = process.env.CRITICA_TEST_ORIGIN ?? 'http://127.0.0.1:3000'
 
-interface Shot { readonly file: string, readonly who: string | null, readonly path: string, readonly ready: string, readonly then?: (page: Page) => Promise<void> }
+interface Shot {
+  readonly file: string
+  readonly who: string | null
+  readonly path: string
+  readonly ready: string
+  readonly then?: (page: Page) => Promise<void>
+}
 
 const SHOTS: readonly Shot[] = [
   { file: 'sign-in', who: null, path: '/sign-in', ready: '.demo' },
   { file: 'desk', who: 'tamsin', path: '/desk', ready: '.fingerprint' },
-  { file: 'bench-first-look', who: 'tamsin', path: '/bench/10/first-look', ready: 'text=Where did your eye go first?', then: async (page) => {
-    await page.getByRole('button', { name: 'show it on the picture' }).click()
-    await page.mouse.click(540, 360)
-    await page.locator('[data-reading="first-look.eye"]').waitFor()
-  } },
-  { file: 'bench-values', who: 'tamsin', path: '/bench/1/values', ready: '[data-reading="value.separation"]', then: async (page) => {
-    await page.keyboard.press('2')
-    await page.mouse.move(520, 420)
-  } },
+  {
+    file: 'bench-first-look',
+    who: 'tamsin',
+    path: '/bench/10/first-look',
+    ready: 'text=Where did your eye go first?',
+    then: async page => {
+      await page.getByRole('button', { name: 'show it on the picture' }).click()
+      await page.mouse.click(540, 360)
+      await page.locator('[data-reading="first-look.eye"]').waitFor()
+    }
+  },
+  {
+    file: 'bench-values',
+    who: 'tamsin',
+    path: '/bench/1/values',
+    ready: '[data-reading="value.separation"]',
+    then: async page => {
+      await page.keyboard.press('2')
+      await page.mouse.move(520, 420)
+    }
+  },
   { file: 'bench-harmony', who: 'tamsin', path: '/bench/6/harmony', ready: '.ranking' },
-  { file: 'bench-focus', who: 'tamsin', path: '/bench/8/focus', ready: '[data-reading="focus.intended"]', then: async (page) => {
-    await page.locator('[data-reading="focus.intended"]').getByRole('button', { name: 'show me' }).click()
-  } },
-  { file: 'bench-temperature', who: 'tamsin', path: '/bench/9/temperature', ready: '[data-reading="temperature.light"]', then: page => page.keyboard.press('2') },
+  {
+    file: 'bench-focus',
+    who: 'tamsin',
+    path: '/bench/8/focus',
+    ready: '[data-reading="focus.intended"]',
+    then: async page => {
+      await page.locator('[data-reading="focus.intended"]').getByRole('button', { name: 'show me' }).click()
+    }
+  },
+  {
+    file: 'bench-temperature',
+    who: 'tamsin',
+    path: '/bench/9/temperature',
+    ready: '[data-reading="temperature.light"]',
+    then: page => page.keyboard.press('2')
+  },
   { file: 'bench-light', who: 'tamsin', path: '/bench/9/light', ready: '[data-reading="light.leaves.ochre"]' },
-  { file: 'bench-edges', who: 'tamsin', path: '/bench/8/edges', ready: '[data-reading="edges.lines"]', then: async (page) => {
-    await page.getByRole('button', { name: 'try other framings' }).click()
-    await page.locator('.framing canvas').first().waitFor()
-    await page.locator('.framing').scrollIntoViewIfNeeded()
-  } },
-  { file: 'bench-reference', who: 'tamsin', path: '/bench/5/values', ready: '[data-reading="value.reference"]', then: async (page) => {
-    await page.keyboard.press('v')
-    await page.keyboard.press('2')
-  } },
+  {
+    file: 'bench-edges',
+    who: 'tamsin',
+    path: '/bench/8/edges',
+    ready: '[data-reading="edges.lines"]',
+    then: async page => {
+      await page.getByRole('button', { name: 'try other framings' }).click()
+      await page.locator('.framing canvas').first().waitFor()
+      await page.locator('.framing').scrollIntoViewIfNeeded()
+    }
+  },
+  {
+    file: 'bench-reference',
+    who: 'tamsin',
+    path: '/bench/5/values',
+    ready: '[data-reading="value.reference"]',
+    then: async page => {
+      await page.keyboard.press('v')
+      await page.keyboard.press('2')
+    }
+  },
   { file: 'bench-verdict', who: 'tamsin', path: '/bench/1/verdict', ready: '.corrections' },
-  { file: 'standards', who: 'tamsin', path: '/bench/2/values', ready: '[data-reading="value.range"]', then: page => page.getByRole('button', { name: 'standards', exact: true }).click() },
-  { file: 'bench-trial', who: 'tamsin', path: '/bench/1/values', ready: '[data-reading="value.separation"]', then: async (page) => {
-    await page.getByRole('button', { name: 'V1', exact: true }).click()
-    await page.getByRole('button', { name: 'try it' }).click()
-    await page.getByRole('slider', { name: 'lower the value, lift it' }).fill('-20')
-    await page.getByText('The target is reached').waitFor()
-    await page.locator('canvas[data-tried="1"]').waitFor()
-    await page.keyboard.press('c')
-  } },
-  { file: 'bench-marking', who: 'tamsin', path: '/bench/2/values', ready: '[data-reading="value.range"]', then: async (page) => {
-    await page.keyboard.press('j')
-    await page.mouse.move(240, 560)
-    await page.mouse.down()
-    await page.mouse.move(330, 500, { steps: 6 })
-    await page.mouse.up()
-    await page.getByLabel('What is wrong').fill('The shadow stops short of the jug.')
-    await page.getByRole('button', { name: 'from your phrases' }).click()
-    await page.getByLabel('Search your phrases').fill('the')
-  } },
+  {
+    file: 'standards',
+    who: 'tamsin',
+    path: '/bench/2/values',
+    ready: '[data-reading="value.range"]',
+    then: page => page.getByRole('button', { name: 'standards', exact: true }).click()
+  },
+  {
+    file: 'bench-trial',
+    who: 'tamsin',
+    path: '/bench/1/values',
+    ready: '[data-reading="value.separation"]',
+    then: async page => {
+      await page.getByRole('button', { name: 'V1', exact: true }).click()
+      await page.getByRole('button', { name: 'try it' }).click()
+      await page.getByRole('slider', { name: 'lower the value, lift it' }).fill('-20')
+      await page.getByText('The target is reached').waitFor()
+      await page.locator('canvas[data-tried="1"]').waitFor()
+      await page.keyboard.press('c')
+    }
+  },
+  {
+    file: 'bench-marking',
+    who: 'tamsin',
+    path: '/bench/2/values',
+    ready: '[data-reading="value.range"]',
+    then: async page => {
+      await page.keyboard.press('j')
+      await page.mouse.move(240, 560)
+      await page.mouse.down()
+      await page.mouse.move(330, 500, { steps: 6 })
+      await page.mouse.up()
+      await page.getByLabel('What is wrong').fill('The shadow stops short of the jug.')
+      await page.getByRole('button', { name: 'from your phrases' }).click()
+      await page.getByLabel('Search your phrases').fill('the')
+    }
+  },
   { file: 'outbox', who: 'tamsin', path: '/outbox', ready: 'article' },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
-  { file: 'critique', who: 'ada', path: '/critique/11', ready: '.tag', then: async (page) => {
-    await page.getByRole('button', { name: /hold to see/ }).focus()
-    await page.keyboard.down(' ')
-  } },
+  {
+    file: 'critique',
+    who: 'ada',
+    path: '/critique/11',
+    ready: '.tag',
+    then: async page => {
+      await page.getByRole('button', { name: /hold to see/ }).focus()
+      await page.keyboard.down(' ')
+    }
+  },
   { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
 ]
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+})
 for (const { file, who, path, ready, then } of SHOTS) {
   const page = await browser.newPage({ baseURL: ORIGIN, viewport: { width: 1280, height: 800 } })
-  if (who) await page.request.post('/api/session', { data: { email: `${who}@harbour.example`, password: DEMO_PASSWORD } })
+  if (who)
+    await page.request.post('/api/session', { data: { email: `${who}@harbour.example`, password: DEMO_PASSWORD } })
   await page.goto(path)
   await page.locator(ready).first().waitFor()
   await page.waitForTimeout(1500) // pictures, lenses and charts

@@ -4,11 +4,20 @@ import sharp from 'sharp'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { handedIn, keptCorrections, open, picture, placed, saved, signIn } from './bench-page'
 
-test('a trial is shown live, read before and after, reaches the target and goes to the learner', async ({ page, browser }) => {
+test('a trial is shown live, read before and after, reaches the target and goes to the learner', async ({
+  page,
+  browser
+}) => {
   await signIn(page)
   // A patch of L* 54 on a ground of 50: four steps apart, fifteen wanted.
-  const id = await handedIn(await sharp({ create: { width: 800, height: 600, channels: 3, background: '#777777' } })
-    .composite([{ input: { create: { width: 200, height: 200, channels: 3, background: '#818181' } }, left: 300, top: 200 }]).png().toBuffer())
+  const id = await handedIn(
+    await sharp({ create: { width: 800, height: 600, channels: 3, background: '#777777' } })
+      .composite([
+        { input: { create: { width: 200, height: 200, channels: 3, background: '#818181' } }, left: 300, top: 200 }
+      ])
+      .png()
+      .toBuffer()
+  )
   await open(page, `/bench/${id}/values`)
   const at = await placed(page)
   await page.keyboard.press('b')
@@ -24,16 +33,22 @@ test('a trial is shown live, read before and after, reaches the target and goes 
   await page.getByRole('button', { name: 'try it' }).click()
   await expect(page.getByRole('heading', { name: 'Trying V1' })).toBeVisible()
 
-  const trial = page.getByRole('region', { name: 'Try it on the picture' }), lift = trial.getByRole('slider', { name: 'lower the value, lift it' })
-  const shade = (): Promise<number> => picture(page).evaluate((canvas: HTMLCanvasElement) => canvas.getContext('2d')!.getImageData(400, 300, 1, 1).data[0]!)
+  const trial = page.getByRole('region', { name: 'Try it on the picture' }),
+    lift = trial.getByRole('slider', { name: 'lower the value, lift it' })
+  const shade = (): Promise<number> =>
+    picture(page).evaluate(
+      (canvas: HTMLCanvasElement) => canvas.getContext('2d')!.getImageData(400, 300, 1, 1).data[0]!
+    )
   await lift.fill('8')
   await expect.poll(shade).toBeGreaterThan(140)
   await expect(trial.getByRole('status')).toContainText('Not yet')
   // From the slider's event to the picture on the wall.
   const live = await lift.evaluate(async (input: HTMLInputElement) => {
-    const times: number[] = [], drawn = (): number => performance.getEntriesByName('wall-drawn').length
+    const times: number[] = [],
+      drawn = (): number => performance.getEntriesByName('wall-drawn').length
     for (let by = -20; by <= 20; by++) {
-      const before = drawn(), start = performance.now()
+      const before = drawn(),
+        start = performance.now()
       input.value = String(by)
       input.dispatchEvent(new Event('input', { bubbles: true }))
       while (drawn() === before && performance.now() - start < 2000) await new Promise(resolve => setTimeout(resolve))
@@ -57,11 +72,15 @@ test('a trial is shown live, read before and after, reaches the target and goes 
   await expect.poll(shade).toBeGreaterThan(150)
   await page.keyboard.press('u')
   await expect(lift).toHaveValue('8')
-  await expect.poll(async () => (await keptCorrections(page, id))[0]!.trial?.operations[0]).toEqual({ kind: 'value', by: 8 })
+  await expect
+    .poll(async () => (await keptCorrections(page, id))[0]!.trial?.operations[0])
+    .toEqual({ kind: 'value', by: 8 })
   // Shown as it is kept.
   await expect.poll(shade).toBeLessThan(157)
   await page.keyboard.press('y')
-  await expect.poll(async () => (await keptCorrections(page, id))[0]!.trial?.operations[0]).toEqual({ kind: 'value', by: 14 })
+  await expect
+    .poll(async () => (await keptCorrections(page, id))[0]!.trial?.operations[0])
+    .toEqual({ kind: 'value', by: 14 })
 
   await page.request.post(`/api/submissions/${id}/release`)
   const learner = await (await browser.newContext()).newPage()
@@ -76,15 +95,35 @@ test('a trial is shown live, read before and after, reaches the target and goes 
   await expect(learner.locator('canvas[data-shows="1"]')).toBeHidden()
 })
 
-test('a verdict is drafted from the marks, and a score adds up beside its evidence', async ({ page }) => {
+test('a verdict is proposed from the marks, and a score adds up beside its evidence', async ({ page }) => {
   await signIn(page)
-  const id = await handedIn(await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
-    .composite([{ input: { create: { width: 400, height: 90, channels: 3, background: '#919191' } }, left: 0, top: 0 }]).png().toBuffer())
-  await page.request.post(`/api/submissions/${id}/corrections`, { data: { station: 'values', area: null, readingId: 'value.range', reason: '', what: 'The values stay in the middle', todo: 'Push the darkest dark down', target: { measure: 'range', atLeast: 70 } } })
+  const id = await handedIn(
+    await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777777' } })
+      .composite([
+        { input: { create: { width: 400, height: 90, channels: 3, background: '#919191' } }, left: 0, top: 0 }
+      ])
+      .png()
+      .toBuffer()
+  )
+  await page.request.post(`/api/submissions/${id}/corrections`, {
+    data: {
+      station: 'values',
+      area: null,
+      readingId: 'value.range',
+      reason: '',
+      what: 'The values stay in the middle',
+      todo: 'Push the darkest dark down',
+      target: { measure: 'range', atLeast: 70 }
+    }
+  })
   await open(page, `/bench/${id}/verdict`)
   await expect(page.locator('[data-test="clock"]')).toHaveText('0 of 25 min')
-  await page.getByRole('button', { name: 'draft it from what is marked and read' }).click()
-  await expect(page.getByRole('textbox', { name: 'Verdict and the next step' }).locator('p')).toHaveText(['The values stay in the middle. Push the darkest dark down.', /jump from darkest dark/, 'One next step: Push the darkest dark down.'])
+  await page.getByRole('button', { name: 'propose words from what is marked and read' }).click()
+  await expect(page.getByRole('textbox', { name: 'Verdict and the next step' }).locator('p')).toHaveText([
+    'The values stay in the middle. Push the darkest dark down.',
+    /jump from darkest dark/,
+    'One next step: Push the darkest dark down.'
+  ])
   await page.getByRole('button', { name: 'score it' }).click()
   const darks = page.getByRole('radiogroup', { name: /Darks are dark/ })
   await expect(page.locator('.score')).toContainText('The range is narrow')

@@ -5,15 +5,25 @@ import { hangs, handedIn, open, picture, placed, signIn } from './bench-page'
 
 test.beforeEach(({ page }) => signIn(page))
 
-test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp, on another ground', async ({ page }) => {
-  const small = await sharp({ create: { width: 60, height: 45, channels: 3, background: '#2a71b0' } }).composite([{ input: { create: { width: 20, height: 10, channels: 3, background: '#f1c41c' } }, left: 5, top: 5 }]).png().toBuffer()
+test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp, on another ground', async ({
+  page
+}) => {
+  const small = await sharp({ create: { width: 60, height: 45, channels: 3, background: '#2a71b0' } })
+    .composite([{ input: { create: { width: 20, height: 10, channels: 3, background: '#f1c41c' } }, left: 5, top: 5 }])
+    .png()
+    .toBuffer()
   const id = await handedIn(await sharp(small).resize(4000, 3000, { kernel: 'cubic' }).jpeg({ quality: 90 }).toBuffer())
   await open(page, `/bench/${id}/values`)
-  const box = (await picture(page).boundingBox())!, middle = [box.x + box.width / 2, box.y + box.height / 2] as const
+  const box = (await picture(page).boundingBox())!,
+    middle = [box.x + box.width / 2, box.y + box.height / 2] as const
   await page.mouse.move(...middle)
   for (let i = 0; i < 12; i++) await page.mouse.wheel(0, -300)
   await expect(page.locator('img[src$="/picture/full"]')).toBeVisible()
-  await expect.poll(() => page.locator('img[src$="/picture/full"]').evaluate((img: HTMLImageElement) => img.naturalWidth), { timeout: 20_000 }).toBe(4000)
+  await expect
+    .poll(() => page.locator('img[src$="/picture/full"]').evaluate((img: HTMLImageElement) => img.naturalWidth), {
+      timeout: 20_000
+    })
+    .toBe(4000)
   expect((await picture(page).boundingBox())!.width).toBeGreaterThan(10 * box.width)
   await page.keyboard.press('f')
   await expect.poll(async () => Math.round((await picture(page).boundingBox())!.width)).toBe(Math.round(box.width))
@@ -22,18 +32,33 @@ test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp,
   await page.keyboard.press('s')
   await page.keyboard.press('x')
   await page.keyboard.press('r')
-  await expect.poll(async () => { const b = (await picture(page).boundingBox())!; return b.height > b.width }).toBe(true)
+  await expect
+    .poll(async () => {
+      const b = (await picture(page).boundingBox())!
+      return b.height > b.width
+    })
+    .toBe(true)
   await page.keyboard.press('f')
   // Two fingers drawn apart to twice their distance.
-  await page.locator('.sheet canvas').first().evaluate((canvas, [x, y]) => {
-    const touch = (type: string, pointerId: number, dx: number): void => { canvas.dispatchEvent(new PointerEvent(type, { pointerId, pointerType: 'touch', clientX: x! + dx, clientY: y, bubbles: true })) }
-    touch('pointerdown', 11, -50)
-    touch('pointerdown', 12, 50)
-    touch('pointermove', 11, -100)
-    touch('pointermove', 12, 100)
-    touch('pointerup', 11, -100)
-    touch('pointerup', 12, 100)
-  }, [...middle])
+  await page
+    .locator('.sheet canvas')
+    .first()
+    .evaluate(
+      (canvas, [x, y]) => {
+        const touch = (type: string, pointerId: number, dx: number): void => {
+          canvas.dispatchEvent(
+            new PointerEvent(type, { pointerId, pointerType: 'touch', clientX: x! + dx, clientY: y, bubbles: true })
+          )
+        }
+        touch('pointerdown', 11, -50)
+        touch('pointerdown', 12, 50)
+        touch('pointermove', 11, -100)
+        touch('pointermove', 12, 100)
+        touch('pointerup', 11, -100)
+        touch('pointerup', 12, 100)
+      },
+      [...middle]
+    )
   await expect.poll(async () => (await picture(page).boundingBox())!.width / box.width).toBeCloseTo(2, 1)
   await page.keyboard.press('f')
   await page.keyboard.press('g')
@@ -42,9 +67,16 @@ test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp,
   await expect(page.locator('[data-test="probe"]')).toContainText('blue')
 })
 
-test('what is asked comes fast: lens, and an area\'s reading while the hand moves; nothing holds the page for long', async ({ page }) => {
+test("what is asked comes fast: lens, and an area's reading while the hand moves; nothing holds the page for long", async ({
+  page
+}) => {
   const noise = Buffer.from(Array.from({ length: 200 * 150 * 3 }, (_, i) => (i * i * 31 + i * 17) % 256))
-  const id = await handedIn(await sharp(noise, { raw: { width: 200, height: 150, channels: 3 } }).resize(7300, 5475, { kernel: 'cubic' }).jpeg({ quality: 80 }).toBuffer())
+  const id = await handedIn(
+    await sharp(noise, { raw: { width: 200, height: 150, channels: 3 } })
+      .resize(7300, 5475, { kernel: 'cubic' })
+      .jpeg({ quality: 80 })
+      .toBuffer()
+  )
   await page.goto('/desk')
   await page.evaluate(() => {
     const held: number[] = []
@@ -79,7 +111,9 @@ test('what is asked comes fast: lens, and an area\'s reading while the hand move
   const reads = await page.evaluate(() => performance.getEntriesByName('area-read').length)
   await page.mouse.up()
   const held = await page.evaluate(() => (window as unknown as { held: number[] }).held)
-  console.log(`lens after ${shown.toFixed(0)} ms; ${reads} readings over 60 moves in ${took} ms; longest task while opening ${Math.max(0, ...opening).toFixed(0)} ms, while working ${Math.max(0, ...held).toFixed(0)} ms`)
+  console.log(
+    `lens after ${shown.toFixed(0)} ms; ${reads} readings over 60 moves in ${took} ms; longest task while opening ${Math.max(0, ...opening).toFixed(0)} ms, while working ${Math.max(0, ...held).toFixed(0)} ms`
+  )
   expect(reads).toBeGreaterThan(15)
   expect(Math.max(0, ...held)).toBeLessThan(150)
 })

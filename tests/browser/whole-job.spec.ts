@@ -16,32 +16,42 @@ async function enter(browser: Browser, key: string): Promise<Page> {
   return page
 }
 
-const grey = (byte: number): { r: number, g: number, b: number } => ({ r: byte, g: byte, b: byte })
+const grey = (byte: number): { r: number; g: number; b: number } => ({ r: byte, g: byte, b: byte })
 const block = (width: number, height: number, background: string | object): Promise<Buffer> =>
-  sharp({ create: { width, height, channels: 3, background: background as string } }).png().toBuffer()
+  sharp({ create: { width, height, channels: 3, background: background as string } })
+    .png()
+    .toBuffer()
 
 /** Greys between L* 40 and 60 (bytes 94 and 145), with a patch 4 steps from its ground: numbers known beforehand. */
 async function narrowPicture(): Promise<Buffer> {
-  return sharp(await block(800, 600, grey(119))).composite([
-    { input: await block(800, 150, grey(145)), left: 0, top: 0 },
-    { input: await block(800, 120, grey(94)), left: 0, top: 480 },
-    { input: await block(200, 150, grey(129)), left: 300, top: 240 }
-  ]).png().toBuffer()
+  return sharp(await block(800, 600, grey(119)))
+    .composite([
+      { input: await block(800, 150, grey(145)), left: 0, top: 0 },
+      { input: await block(800, 120, grey(94)), left: 0, top: 480 },
+      { input: await block(200, 150, grey(129)), left: 300, top: 240 }
+    ])
+    .png()
+    .toBuffer()
 }
 /** Blue with a tenth of orange, a dark and a light. */
 async function oppositesPicture(): Promise<Buffer> {
-  return sharp(await block(800, 600, '#2a71b0')).composite([
-    { input: await block(800, 160, '#0d2740'), left: 0, top: 440 },
-    { input: await block(800, 130, '#cfe0ef'), left: 0, top: 0 },
-    { input: await block(200, 150, '#f18e1c'), left: 300, top: 240 }
-  ]).png().toBuffer()
+  return sharp(await block(800, 600, '#2a71b0'))
+    .composite([
+      { input: await block(800, 160, '#0d2740'), left: 0, top: 440 },
+      { input: await block(800, 130, '#cfe0ef'), left: 0, top: 0 },
+      { input: await block(200, 150, '#f18e1c'), left: 300, top: 240 }
+    ])
+    .png()
+    .toBuffer()
 }
 
 test('from the hand-in to the checked exercise', async ({ browser }) => {
   const title = `Low tide ${Date.now()}`
   const mika = await enter(browser, 'mika')
   await mika.getByRole('link', { name: 'Hand in', exact: true }).click()
-  await mika.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'tide.png', mimeType: 'image/png', buffer: await narrowPicture() })
+  await mika
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'tide.png', mimeType: 'image/png', buffer: await narrowPicture() })
   await mika.getByLabel('Title').fill(title)
   await mika.getByLabel('Medium').fill('gouache')
   await mika.getByLabel('Your question').fill('Why is it so flat?')
@@ -106,18 +116,47 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   await mika.getByRole('link', { name: 'Open the exercise' }).click()
   await expect(mika.getByText('1 March')).toBeVisible()
   await mika.getByRole('link', { name: 'Hand in the exercise' }).click()
-  await mika.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'opposites.png', mimeType: 'image/png', buffer: await oppositesPicture() })
+  await mika
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'opposites.png', mimeType: 'image/png', buffer: await oppositesPicture() })
   await mika.getByRole('button', { name: 'Hand it in' }).click()
   await expect(mika.getByText('All checks are reached.')).toBeVisible({ timeout: 20_000 })
   await expect(mika.locator('[data-check="accent"]')).toContainText('a true accent')
 
   const connection = await database()
-  const rows = async (sql: string, value: string | number): Promise<RowDataPacket[]> => (await connection.execute<RowDataPacket[]>(sql, [value]))[0]
-  const [piece] = await rows('SELECT s.id, s.question, m.report, k.state, k.works, k.revision FROM submissions s JOIN measurements m ON m.submission_id = s.id JOIN critiques k ON k.submission_id = s.id WHERE s.title = ?', title)
-  expect(piece).toMatchObject({ question: 'Why is it so flat?', state: 'released', works: 'The big shapes are simple.', report: { value: { darkest: 39.9, lightest: 60.2, range: 20.3, verdict: 'narrow' } } })
-  expect(await rows('SELECT reading_id, todo, target FROM corrections WHERE submission_id = ?', piece!.id)).toMatchObject([{ reading_id: 'value.separation', todo: 'Lift the boat by ten steps', target: { measure: 'separation', atLeast: 15 } }])
+  const rows = async (sql: string, value: string | number): Promise<RowDataPacket[]> =>
+    (await connection.execute<RowDataPacket[]>(sql, [value]))[0]
+  const [piece] = await rows(
+    'SELECT s.id, s.question, m.report, k.state, k.works, k.revision FROM submissions s JOIN measurements m ON m.submission_id = s.id JOIN critiques k ON k.submission_id = s.id WHERE s.title = ?',
+    title
+  )
+  expect(piece).toMatchObject({
+    question: 'Why is it so flat?',
+    state: 'released',
+    works: 'The big shapes are simple.',
+    report: { value: { darkest: 39.9, lightest: 60.2, range: 20.3, verdict: 'narrow' } }
+  })
+  expect(
+    await rows('SELECT reading_id, todo, target FROM corrections WHERE submission_id = ?', piece!.id)
+  ).toMatchObject([
+    {
+      reading_id: 'value.separation',
+      todo: 'Lift the boat by ten steps',
+      target: { measure: 'separation', atLeast: 15 }
+    }
+  ])
   expect(await rows('SELECT name FROM areas WHERE submission_id = ?', piece!.id)).toMatchObject([{ name: 'the boat' }])
-  const [answer] = await rows('SELECT m.checks, DATE_FORMAT(x.due_on, \'%Y-%m-%d\') due FROM assignments x JOIN submissions h ON h.assignment_id = x.id JOIN measurements m ON m.submission_id = h.id WHERE x.submission_id = ?', piece!.id)
-  expect(answer).toMatchObject({ due: '2027-03-01', checks: [{ id: 'coverage', passed: true }, { id: 'accent', passed: true }, { id: 'range', passed: true }] })
+  const [answer] = await rows(
+    "SELECT m.checks, DATE_FORMAT(x.due_on, '%Y-%m-%d') due FROM assignments x JOIN submissions h ON h.assignment_id = x.id JOIN measurements m ON m.submission_id = h.id WHERE x.submission_id = ?",
+    piece!.id
+  )
+  expect(answer).toMatchObject({
+    due: '2027-03-01',
+    checks: [
+      { id: 'coverage', passed: true },
+      { id: 'accent', passed: true },
+      { id: 'range', passed: true }
+    ]
+  })
   await connection.end()
 })

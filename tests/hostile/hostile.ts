@@ -12,7 +12,11 @@ import { hostileFiles } from './files'
 const [count = 2000, seed = 1] = process.argv.slice(2).map(Number)
 const AT_ONCE = 2
 
-interface Seen { readonly kind: string, readonly status: number, readonly ms: number }
+interface Seen {
+  readonly kind: string
+  readonly status: number
+  readonly ms: number
+}
 
 const house = await House.open({ learners: AT_ONCE })
 const memory = watchMemory(house.server.pid!)
@@ -23,13 +27,18 @@ async function handInAll(sender: number): Promise<void> {
   const person = await house.signedIn(`learner-${sender}`)
   for (let next = await files.next(); !next.done; next = await files.next()) {
     const { kind, bytes } = next.value
-    const from = performance.now(), answer = await person.handIn(bytes), told = (await answer.json()) as { id?: number }
+    const from = performance.now(),
+      answer = await person.handIn(bytes),
+      told = (await answer.json()) as { id?: number }
     seen.push({ kind, status: answer.status, ms: performance.now() - from })
-    if (told.id !== undefined && (await person.fetch(`/submissions/${told.id}/picture/full`)).status !== 200) damaged.push(`${kind}: the full size of piece ${told.id}`)
+    if (told.id !== undefined && (await person.fetch(`/submissions/${told.id}/picture/full`)).status !== 200)
+      damaged.push(`${kind}: the full size of piece ${told.id}`)
   }
 }
 const damaged: string[] = []
-const waits = await waitsDuring(house.origin, () => Promise.all(Array.from({ length: AT_ONCE }, (_, i) => handInAll(i))))
+const waits = await waitsDuring(house.origin, () =>
+  Promise.all(Array.from({ length: AT_ONCE }, (_, i) => handInAll(i)))
+)
 
 await house.allMeasured(600_000)
 const unmeasured = (await house.states()).filter(state => state !== 'done').length
@@ -41,12 +50,16 @@ for (const { kind, status } of seen) {
   const of = tally.get(kind) ?? new Map<number, number>()
   tally.set(kind, of.set(status, (of.get(status) ?? 0) + 1))
 }
-for (const [kind, statuses] of tally) console.log(`  ${kind.padEnd(24)} ${[...statuses].map(([status, n]) => `${n} × ${status}`).join(', ')}`)
+for (const [kind, statuses] of tally)
+  console.log(`  ${kind.padEnd(24)} ${[...statuses].map(([status, n]) => `${n} × ${status}`).join(', ')}`)
 for (const line of damaged.slice(0, 20)) console.log(`  stored and not readable: ${line}`)
-figure(`of ${seen.length} files stored damaged`, damaged.length, 0)
-figure('taken, and not measured', unmeasured, 0)
-figure('answers that are neither taken nor refused in words', seen.filter(s => ![200, 413, 415, 422].includes(s.status)).length, 0)
-figure('longest answer', Math.max(...seen.map(s => s.ms)) / 1000, 10, ' s')
-figure('longest wait of a small question meanwhile', Math.max(...waits), 300, ' ms')
-figure('most memory of the server and its workers', Math.max(...held) / 1e9, 1.2, ' GB')
+figure(`of ${seen.length} files stored damaged`, { value: damaged.length, most: 0 })
+figure('taken, and not measured', { value: unmeasured, most: 0 })
+figure('answers that are neither taken nor refused in words', {
+  value: seen.filter(s => ![200, 413, 415, 422].includes(s.status)).length,
+  most: 0
+})
+figure('longest answer', { value: Math.max(...seen.map(s => s.ms)) / 1000, most: 10, unit: ' s' })
+figure('longest wait of a small question meanwhile', { value: Math.max(...waits), most: 300, unit: ' ms' })
+figure('most memory of the server and its workers', { value: Math.max(...held) / 1e9, most: 1.2, unit: ' GB' })
 conclude()

@@ -3,7 +3,9 @@
  * block by block (ITU-T T.81, annex G: spectral selection coefficient by coefficient, successive approximation bit by
  * bit). A picture of one grey.
  */
-const BITS = 13, COEFFICIENTS = 63, COMPONENTS = 3
+const BITS = 13,
+  COEFFICIENTS = 63,
+  COMPONENTS = 3
 /** As many as the standard has room for with three components. */
 export const MOST_SCANS = 1 + COMPONENTS * COEFFICIENTS * (BITS + 1)
 
@@ -40,7 +42,13 @@ const DC_TABLE = segment(0xc4, [0x00, 1, ...Array<number>(15).fill(0), 0x00])
 const RUNS = Array.from({ length: 15 }, (_, power) => power << 4)
 const AC_TABLE = segment(0xc4, [0x10, 0, 0, 0, 15, ...Array<number>(12).fill(0), ...RUNS])
 
-interface Scan { readonly components: readonly number[], readonly from: number, readonly to: number, readonly high: number, readonly low: number }
+interface Scan {
+  readonly components: readonly number[]
+  readonly from: number
+  readonly to: number
+  readonly high: number
+  readonly low: number
+}
 const scanHead = ({ components, from, to, high, low }: Scan): Buffer =>
   segment(0xda, [components.length, ...components.flatMap(c => [c, 0x00]), from, to, (high << 4) | low])
 
@@ -48,7 +56,8 @@ const scanHead = ({ components, from, to, high, low }: Scan): Buffer =>
 function emptyBlocks(blocks: number): Buffer {
   const bits = new BitWriter()
   for (let left = blocks; left > 0;) {
-    const power = Math.min(14, Math.floor(Math.log2(left))), run = Math.min(left, 2 ** (power + 1) - 1)
+    const power = Math.min(14, Math.floor(Math.log2(left))),
+      run = Math.min(left, 2 ** (power + 1) - 1)
     bits.write(power, 4)
     bits.write(run - 2 ** power, power)
     left -= run
@@ -57,12 +66,29 @@ function emptyBlocks(blocks: number): Buffer {
 }
 
 export function manyScans(width: number, height: number, scans: number): Buffer {
-  const blocks = Math.ceil(width / 8) * Math.ceil(height / 8), all = [1, 2, 3]
-  const frame = segment(0xc2, [8, height >> 8, height & 0xff, width >> 8, width & 0xff, COMPONENTS, ...all.flatMap(c => [c, 0x11, 0])])
+  const blocks = Math.ceil(width / 8) * Math.ceil(height / 8),
+    all = [1, 2, 3]
+  const frame = segment(0xc2, [
+    8,
+    height >> 8,
+    height & 0xff,
+    width >> 8,
+    width & 0xff,
+    COMPONENTS,
+    ...all.flatMap(c => [c, 0x11, 0])
+  ])
   const quantised = segment(0xdb, [0x00, ...Array<number>(64).fill(1)])
   const dc = new BitWriter()
   for (let i = 0; i < blocks * COMPONENTS; i++) dc.write(0, 1)
-  const parts = [Buffer.from([0xff, 0xd8]), quantised, frame, DC_TABLE, scanHead({ components: all, from: 0, to: 0, high: 0, low: 0 }), dc.done(), AC_TABLE]
+  const parts = [
+    Buffer.from([0xff, 0xd8]),
+    quantised,
+    frame,
+    DC_TABLE,
+    scanHead({ components: all, from: 0, to: 0, high: 0, low: 0 }),
+    dc.done(),
+    AC_TABLE
+  ]
   const empty = emptyBlocks(blocks)
   let made = 1
   for (let low = BITS; low >= 0; low--) {

@@ -7,10 +7,15 @@ export function quantile(values: readonly number[], share: number): number {
 let missed = 0
 
 /** Prints a figure; one over its bound counts as missed. */
-export function figure(name: string, value: number, most: number, unit = ''): void {
+export function figure(
+  name: string,
+  { value, most, unit = '' }: { readonly value: number; readonly most: number; readonly unit?: string }
+): void {
   const kept = value <= most
   if (!kept) missed++
-  console.log(`${kept ? 'ok    ' : 'MISSED'} ${name}: ${Math.round(value * 10) / 10}${unit} (wanted at most ${most}${unit})`)
+  console.log(
+    `${kept ? 'ok    ' : 'MISSED'} ${name}: ${Math.round(value * 10) / 10}${unit} (wanted at most ${most}${unit})`
+  )
 }
 
 /** Ends the command: with status 1 when a figure was missed. */

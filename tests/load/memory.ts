@@ -11,12 +11,20 @@ const fieldOf = (pid: number, name: string): number => {
 
 /** @returns bytes held by the process and its children. */
 export function heldBy(pid: number): number {
-  const all = readdirSync('/proc').filter(name => /^\d+$/.test(name)).map(Number)
+  const all = readdirSync('/proc')
+    .filter(name => /^\d+$/.test(name))
+    .map(Number)
   return [pid, ...all.filter(p => fieldOf(p, 'PPid') === pid)].reduce((sum, p) => sum + 1024 * fieldOf(p, 'VmRSS'), 0)
 }
 
 /** Looks again and again until it is told to stop. */
 export function watchMemory(pid: number, everyMs = 250): { stop: () => readonly number[] } {
-  const seen: number[] = [], timer = setInterval(() => seen.push(heldBy(pid)), everyMs)
-  return { stop() { clearInterval(timer); return seen } }
+  const seen: number[] = [],
+    timer = setInterval(() => seen.push(heldBy(pid)), everyMs)
+  return {
+    stop() {
+      clearInterval(timer)
+      return seen
+    }
+  }
 }

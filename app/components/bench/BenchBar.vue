@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The top of the bench: way back, the piece, the learner's question, what is saved, the release. */
-const bench = useBenchStore()
+const bench = useBenchStore(),
+  edits = useEditsStore()
 const standards = ref(false)
 const { minutes, away } = useBenchClock()
 const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as const
@@ -9,26 +10,71 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
 <template>
   <header class="bar">
     <NuxtLink to="/desk" class="back">← Desk</NuxtLink>
-    <h1>{{ bench.submission!.title }}</h1>
-    <span class="meta">{{ bench.submission!.learner.name }} · {{ bench.submission!.medium || 'no medium given' }}</span>
-    <span class="question" :title="bench.submission!.question">{{ bench.submission!.question && `“${bench.submission!.question}”` }}</span>
+    <h1>{{ bench.piece.title }}</h1>
+    <span class="meta">{{ bench.piece.learner.name }} · {{ bench.piece.medium || 'no medium given' }}</span>
+    <span class="question" :title="bench.piece.question">{{
+      bench.piece.question && `“${bench.piece.question}”`
+    }}</span>
     <button class="word-link" @click="standards = true">standards</button>
     <template v-if="!bench.released">
-      <button class="word-link" :disabled="!bench.canUndo" title="u" @click="bench.undo()">undo</button>
-      <button class="word-link" :disabled="!bench.canRedo" title="y" @click="bench.redo()">do again</button>
+      <button class="word-link" :disabled="!edits.canUndo" title="u" @click="edits.undo()">undo</button>
+      <button class="word-link" :disabled="!edits.canRedo" title="y" @click="edits.redo()">do again</button>
     </template>
-    <span v-if="!bench.released" class="meta" data-test="clock" :title="away ? 'paused while you are away' : 'time worked on this piece'">{{ minutes }} of {{ bench.submission!.budgetMinutes }} min{{ away ? ', paused' : '' }}</span>
-    <span class="meta" role="status">{{ bench.released ? 'released' : SAID[bench.saving] }}</span>
-    <NuxtLink v-if="!bench.released" :to="`/bench/${bench.submission!.id}/verdict`" replace class="release">Release</NuxtLink>
-    <LazyStandardsDialog v-if="standards" v-model="standards" :class-id="bench.submission!.classId" :class-name="bench.submission!.className" @changed="bench.refreshCritique()" />
+    <span
+      v-if="!bench.released"
+      class="meta"
+      data-test="clock"
+      :title="away ? 'paused while you are away' : 'time worked on this piece'"
+      >{{ minutes }} of {{ bench.piece.budgetMinutes }} min{{ away ? ', paused' : '' }}</span
+    >
+    <span class="meta" role="status">{{ bench.released ? 'released' : SAID[edits.saving] }}</span>
+    <NuxtLink v-if="!bench.released" :to="`/bench/${bench.piece.id}/verdict`" replace class="release">Release</NuxtLink>
+    <LazyStandardsDialog
+      v-if="standards"
+      v-model="standards"
+      :class-id="bench.piece.classId"
+      :class-name="bench.piece.className"
+      @changed="bench.refreshCritique()"
+    />
   </header>
 </template>
 
 <style scoped>
-.bar { display: flex; align-items: center; gap: 18px; padding: 0 14px; background: var(--panel); border-bottom: 1px solid var(--panel-line); white-space: nowrap; min-width: 0; }
-.back { text-decoration: none; }
-h1 { font-family: var(--sans); font-size: 14px; font-weight: 600; }
-.meta { color: var(--panel-quiet); font-size: 13px; }
-.question { flex: 1; min-width: 0; text-align: center; overflow: hidden; text-overflow: ellipsis; font-size: 16px; color: var(--panel-quiet); }
-.release { border: 1px solid #e5e5e5; padding: 3px 13px; text-decoration: none; border-radius: 2px; }
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  padding: 0 14px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--panel-line);
+  white-space: nowrap;
+  min-width: 0;
+}
+.back {
+  text-decoration: none;
+}
+h1 {
+  font-family: var(--sans);
+  font-size: 14px;
+  font-weight: 600;
+}
+.meta {
+  color: var(--panel-quiet);
+  font-size: 13px;
+}
+.question {
+  flex: 1;
+  min-width: 0;
+  text-align: center;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 16px;
+  color: var(--panel-quiet);
+}
+.release {
+  border: 1px solid var(--l91);
+  padding: 3px 13px;
+  text-decoration: none;
+  border-radius: 2px;
+}
 </style>

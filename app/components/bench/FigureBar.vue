@@ -3,7 +3,8 @@ import type { Figure } from '~~/core/critique/reading'
 
 /** A number against its standard: a filled bar, and a tick where the standard stands. */
 const props = defineProps<{ figure: Figure }>()
-const at = (v: number): string => `${Math.min(100, Math.max(0, (100 * (v - props.figure.low)) / (props.figure.high - props.figure.low)))}%`
+const at = (v: number): string =>
+  `${Math.min(100, Math.max(0, (100 * (v - props.figure.low)) / (props.figure.high - props.figure.low)))}%`
 </script>
 
 <template>
@@ -14,7 +15,22 @@ const at = (v: number): string => `${Math.min(100, Math.max(0, (100 * (v - props
 </template>
 
 <style scoped>
-.bar { position: relative; height: 6px; background: #5e5e5e; margin: 8px 0 6px; }
-.fill { height: 100%; background: #f3f3f3; }
-.tick { position: absolute; top: -3px; bottom: -3px; width: 2px; background: #fff; outline: 1px solid #303030; }
+.bar {
+  position: relative;
+  height: 6px;
+  background: var(--l40);
+  margin: 8px 0 6px;
+}
+.fill {
+  height: 100%;
+  background: var(--l96);
+}
+.tick {
+  position: absolute;
+  top: -3px;
+  bottom: -3px;
+  width: 2px;
+  background: var(--l100);
+  outline: 1px solid var(--l20);
+}
 </style>

@@ -7,13 +7,23 @@ const open = defineModel<boolean>({ required: true })
   <v-dialog v-model="open" max-width="420" aria-label="Keys">
     <v-card>
       <dl class="keys">
-        <template v-for="[key, does] in BENCH_KEYS" :key="key"><dt>{{ key }}</dt><dd>{{ does }}</dd></template>
+        <template v-for="[key, does] in BENCH_KEYS" :key="key"
+          ><dt>{{ key }}</dt>
+          <dd>{{ does }}</dd></template
+        >
       </dl>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.keys { display: grid; grid-template-columns: auto 1fr; gap: 8px 22px; padding: 20px 24px; }
-dt { font-weight: 600; }
+.keys {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px 22px;
+  padding: 20px 24px;
+}
+dt {
+  font-weight: 600;
+}
 </style>

@@ -2,16 +2,25 @@
 import type { Correction } from '~~/shared/critique'
 import { linesOfMark, tagPointOf } from '~~/core/critique/mark'
 import { usePicture } from '~/composables/usePicture'
-import { tagOf } from '~~/core/critique/reading'
+import { tagOf } from '~~/core/critique/stations/table'
 
 /** The picture as the learner sees it: on mid grey, its corrections numbered on it. */
-const props = defineProps<{ submissionId: number, title: string, width: number, height: number, corrections: Correction[] }>()
+const props = defineProps<{
+  submissionId: number
+  title: string
+  width: number
+  height: number
+  corrections: Correction[]
+}>()
 const chosen = defineModel<number | null>({ required: true })
 
 /** Corrections that show what they mean: all of them, or the one being read; held, the picture as it could be. */
 const shown = computed(() => props.corrections.filter(c => c.trial && (chosen.value === null || c.id === chosen.value)))
-const { client, ready } = props.corrections.some(c => c.trial) ? usePicture(props.submissionId) : { client: null, ready: ref(false) }
-const canvas = ref<HTMLCanvasElement>(), held = ref(false)
+const { client, ready } = props.corrections.some(c => c.trial)
+  ? usePicture(props.submissionId)
+  : { client: null, ready: ref(false) }
+const canvas = ref<HTMLCanvasElement>(),
+  held = ref(false)
 watch([shown, ready, canvas], async ([list]) => {
   if (!client || !ready.value || !canvas.value || list.length === 0) return
   const trials = list.map(c => ({ trial: toRaw(c.trial)!, area: toRaw(c.area) }))
@@ -23,45 +32,130 @@ watch([shown, ready, canvas], async ([list]) => {
   canvas.value.dataset.shows = String(trials.length)
   bitmap.close()
 })
-const hold = (down: boolean) => { held.value = down }
+const hold = (down: boolean) => {
+  held.value = down
+}
 
-const marks = computed(() => props.corrections.filter(c => c.area).map((c) => {
-  const [x, y] = tagPointOf(c.mark, c.area!)
-  const lines = linesOfMark(c.mark, c.area, props).map(({ points, closed, filled }) => ({ d: `M${points.map(([px, py]) => `${px * 1000} ${py * 1000}`).join('L')}${closed ? 'Z' : ''}`, filled }))
-  return { id: c.id, tag: tagOf(c), lines, x, y }
-}))
+const marks = computed(() =>
+  props.corrections
+    .filter(c => c.area)
+    .map(c => {
+      const [x, y] = tagPointOf(c.mark, c.area!)
+      const lines = linesOfMark(c.mark, c.area, props).map(({ points, closed, filled }) => ({
+        d: `M${points.map(([px, py]) => `${px * 1000} ${py * 1000}`).join('L')}${closed ? 'Z' : ''}`,
+        filled
+      }))
+      return { id: c.id, tag: tagOf(c), lines, x, y }
+    })
+)
 </script>
 
 <template>
   <div class="wall">
-    <div class="hang" :style="{ aspectRatio: `${width} / ${height}`, maxWidth: `calc(min(70vh, 640px) * ${width / height})` }">
-      <img :src="`/api/submissions/${submissionId}/picture/display`" :alt="title">
+    <div
+      class="hang"
+      :style="{ aspectRatio: `${width} / ${height}`, maxWidth: `calc(min(70vh, 640px) * ${width / height})` }"
+    >
+      <img :src="`/api/submissions/${submissionId}/picture/display`" :alt="title" />
       <canvas v-if="client" v-show="held" ref="canvas" class="after" aria-hidden="true" />
       <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" aria-hidden="true">
         <g v-for="m in marks" :key="m.id" fill="none" :opacity="chosen === null || chosen === m.id ? 1 : 0.35">
           <template v-for="(l, i) in m.lines" :key="i">
-            <path :d="l.d" stroke="#f3f3f3" stroke-width="3.5" stroke-linejoin="round" vector-effect="non-scaling-stroke" />
-            <path :d="l.d" stroke="#111111" stroke-width="1.4" stroke-linejoin="round" vector-effect="non-scaling-stroke" :fill="l.filled ? '#111111' : undefined" />
+            <path
+              :d="l.d"
+              stroke="var(--l96)"
+              stroke-width="3.5"
+              stroke-linejoin="round"
+              vector-effect="non-scaling-stroke"
+            />
+            <path
+              :d="l.d"
+              stroke="var(--l5)"
+              stroke-width="1.4"
+              stroke-linejoin="round"
+              vector-effect="non-scaling-stroke"
+              :fill="l.filled ? 'var(--l5)' : undefined"
+            />
           </template>
         </g>
       </svg>
       <button
-        v-for="m in marks" :key="m.id" class="tag" :aria-pressed="chosen === m.id" :aria-label="`correction ${m.tag}`"
-        :style="{ left: `${Math.max(0, m.x) * 100}%`, top: `${Math.max(0, m.y) * 100}%` }" @click="chosen = chosen === m.id ? null : m.id">{{ m.tag }}</button>
+        v-for="m in marks"
+        :key="m.id"
+        class="tag"
+        :aria-pressed="chosen === m.id"
+        :aria-label="`correction ${m.tag}`"
+        :style="{ left: `${Math.max(0, m.x) * 100}%`, top: `${Math.max(0, m.y) * 100}%` }"
+        @click="chosen = chosen === m.id ? null : m.id"
+      >
+        {{ m.tag }}
+      </button>
     </div>
     <button
-      v-if="shown.length" class="word-link hold" :aria-pressed="held" @pointerdown="hold(true)" @pointerup="hold(false)" @pointerleave="hold(false)"
-      @keydown.space.prevent="hold(true)" @keyup.space="hold(false)" @blur="hold(false)">{{ held ? 'as it could be' : 'hold to see what is meant' }}</button>
+      v-if="shown.length"
+      class="word-link hold"
+      :aria-pressed="held"
+      @pointerdown="hold(true)"
+      @pointerup="hold(false)"
+      @pointerleave="hold(false)"
+      @keydown.space.prevent="hold(true)"
+      @keyup.space="hold(false)"
+      @blur="hold(false)"
+    >
+      {{ held ? 'as it could be' : 'hold to see what is meant' }}
+    </button>
   </div>
 </template>
 
 <style scoped>
-.wall { background: var(--wall); padding: 32px; display: grid; justify-items: center; }
-.hang { position: relative; width: 100%; }
-img { display: block; width: 100%; height: 100%; }
-.after { position: absolute; inset: 0; width: 100%; height: 100%; }
-.hold { margin-top: 14px; color: #000; touch-action: none; user-select: none; }
-svg { position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; }
-.tag { position: absolute; transform: translateY(-100%); background: #111; color: #f3f3f3; border: 1px solid #f3f3f3; font-size: 13px; font-weight: 600; padding: 0 6px; min-height: 24px; min-width: 24px; }
-.tag[aria-pressed='true'] { background: #f3f3f3; color: #111; }
+.wall {
+  background: var(--wall);
+  padding: 32px;
+  display: grid;
+  justify-items: center;
+}
+.hang {
+  position: relative;
+  width: 100%;
+}
+img {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
+.after {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.hold {
+  margin-top: 14px;
+  color: var(--l0);
+  touch-action: none;
+  user-select: none;
+}
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  overflow: visible;
+}
+.tag {
+  position: absolute;
+  transform: translateY(-100%);
+  background: var(--l5);
+  color: var(--l96);
+  border: 1px solid var(--l96);
+  font-size: 13px;
+  font-weight: 600;
+  padding: 0 6px;
+  min-height: 24px;
+  min-width: 24px;
+}
+.tag[aria-pressed='true'] {
+  background: var(--l96);
+  color: var(--l5);
+}
 </style>

@@ -3,15 +3,25 @@ import { useIntersectionObserver } from '@vueuse/core'
 import type { ListedSubmission } from '~~/shared/submission'
 
 /** Pieces hung a few a task; as the end comes into sight, more are asked for. */
-const props = defineProps<{ pieces: readonly ListedSubmission[], of: string | null, more: boolean }>()
+const props = defineProps<{ pieces: readonly ListedSubmission[]; of: string | null; more: boolean }>()
 const emit = defineEmits<{ end: [] }>()
 defineSlots<{ default: (given: { piece: ListedSubmission }) => unknown }>()
 
 /** Pieces hung in one task. */
 const A_TASK = 5
-const shown = useGrowing(computed(() => props.pieces), A_TASK, () => props.of)
+const shown = useGrowing(
+  computed(() => props.pieces),
+  A_TASK,
+  () => props.of
+)
 const end = useTemplateRef<HTMLElement>('end')
-useIntersectionObserver(end, ([seen]) => { if (seen?.isIntersecting) emit('end') }, { rootMargin: '400px' })
+useIntersectionObserver(
+  end,
+  ([seen]) => {
+    if (seen?.isIntersecting) emit('end')
+  },
+  { rootMargin: '400px' }
+)
 </script>
 
 <template>
@@ -22,5 +32,10 @@ useIntersectionObserver(end, ([seen]) => { if (seen?.isIntersecting) emit('end')
 </template>
 
 <style scoped>
-.hanging { display: flex; flex-wrap: wrap; gap: 26px 22px; align-items: flex-start; }
+.hanging {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 26px 22px;
+  align-items: flex-start;
+}
 </style>

@@ -6,7 +6,8 @@ import { assignmentSchema, type Assignment } from '~~/shared/assignment'
 
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
-const assignment = ref<Assignment | null>(null), problem = ref('')
+const assignment = ref<Assignment | null>(null),
+  problem = ref('')
 const exercise = computed(() => EXERCISES[assignment.value!.exercise])
 
 async function load() {
@@ -18,13 +19,19 @@ async function load() {
   }
 }
 onMounted(load)
-useIntervalFn(() => { if (assignment.value?.handIn && !assignment.value.handIn.checks) void load() }, 1200)
+useIntervalFn(() => {
+  if (assignment.value?.handIn && !assignment.value.handIn.checks) void load()
+}, 1200)
 
 const checks = computed(() => assignment.value?.handIn?.checks ?? null)
 const verdict = computed(() => {
   if (!checks.value) return ''
   const open = checks.value.filter(c => !c.passed).length
-  return open === 0 ? 'All checks are reached.' : open === checks.value.length ? 'None of the checks is reached yet.' : `${capital(countWord(open))} of ${countWord(checks.value.length)} checks ${open === 1 ? 'is' : 'are'} not reached yet.`
+  return open === 0
+    ? 'All checks are reached.'
+    : open === checks.value.length
+      ? 'None of the checks is reached yet.'
+      : `${capital(countWord(open))} of ${countWord(checks.value.length)} checks ${open === 1 ? 'is' : 'are'} not reached yet.`
 })
 async function confirm() {
   try {
@@ -40,37 +47,98 @@ async function confirm() {
   <p v-if="problem" role="alert" class="alone">{{ problem }}</p>
   <article v-else-if="assignment" class="exercise">
     <div class="wall">
-      <img v-if="assignment.handIn" :src="`/api/submissions/${assignment.handIn.submissionId}/picture/display`" alt="The picture handed in">
+      <img
+        v-if="assignment.handIn"
+        :src="`/api/submissions/${assignment.handIn.submissionId}/picture/display`"
+        alt="The picture handed in"
+      />
       <p v-else>Nothing is handed in yet.</p>
     </div>
     <div class="text">
       <h1>{{ exercise.title }}</h1>
       <p class="words">{{ exercise.trains }}.</p>
-      <p class="quiet">{{ assignment.learner.name }} · from the critique of “{{ assignment.fromTitle }}” · due {{ dueWords(assignment.dueOn) }}</p>
+      <p class="quiet">
+        {{ assignment.learner.name }} · from the critique of “{{ assignment.fromTitle }}” · due
+        {{ dueWords(assignment.dueOn) }}
+      </p>
       <section aria-label="Result">
         <h2>{{ checks ? verdict : assignment.handIn ? 'Being measured …' : 'What is checked' }}</h2>
         <CheckList :checks="exercise.checks" :results="checks" />
       </section>
-      <p v-if="assignment.confirmedAt" class="words">Confirmed by the instructor on {{ dayWords(assignment.confirmedAt) }}.</p>
-      <v-btn v-else-if="session.account?.role === 'instructor' && assignment.handIn" color="primary" variant="flat" @click="confirm">Confirm the exercise</v-btn>
-      <v-btn v-else-if="session.account?.role === 'learner'" :to="`/hand-in?exercise=${id}`" color="primary" variant="flat">{{ assignment.handIn ? 'Hand in again' : 'Hand in the exercise' }}</v-btn>
+      <p v-if="assignment.confirmedAt" class="words">
+        Confirmed by the instructor on {{ dayWords(assignment.confirmedAt) }}.
+      </p>
+      <v-btn
+        v-else-if="session.account?.role === 'instructor' && assignment.handIn"
+        color="primary"
+        variant="flat"
+        @click="confirm"
+        >Confirm the exercise</v-btn
+      >
+      <v-btn
+        v-else-if="session.account?.role === 'learner'"
+        :to="`/hand-in?exercise=${id}`"
+        color="primary"
+        variant="flat"
+        >{{ assignment.handIn ? 'Hand in again' : 'Hand in the exercise' }}</v-btn
+      >
       <section aria-label="How">
         <h2>How</h2>
-        <ol class="words steps"><li v-for="step in exercise.steps" :key="step">{{ step }}</li></ol>
-        <p class="quiet">Paints, mediums and cleaners: follow the product’s label and your room’s rules; children use only materials labelled for them.</p>
+        <ol class="words steps">
+          <li v-for="step in exercise.steps" :key="step">{{ step }}</li>
+        </ol>
+        <p class="quiet">
+          Paints, mediums and cleaners: follow the product’s label and your room’s rules; children use only materials
+          labelled for them.
+        </p>
       </section>
     </div>
   </article>
 </template>
 
 <style scoped>
-.exercise { display: grid; grid-template-columns: minmax(0, 1fr) 400px; gap: 36px; align-items: start; padding-top: 24px; }
-.wall { background: var(--wall); color: #000; padding: 32px; display: grid; place-items: center; min-height: 420px; }
-img { max-width: 100%; max-height: 70vh; }
-.text { display: grid; gap: 16px; justify-items: start; }
-.text > section { width: 100%; }
-h2 { margin-bottom: 8px; }
-.steps { padding-left: 20px; display: grid; gap: 6px; margin-bottom: 10px; }
-.alone { padding-top: 24px; }
-@media (max-width: 900px) { .exercise { grid-template-columns: 1fr; } }
+.exercise {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 36px;
+  align-items: start;
+  padding-top: 24px;
+}
+.wall {
+  background: var(--wall);
+  color: var(--l0);
+  padding: 32px;
+  display: grid;
+  place-items: center;
+  min-height: 420px;
+}
+img {
+  max-width: 100%;
+  max-height: 70vh;
+}
+.text {
+  display: grid;
+  gap: 16px;
+  justify-items: start;
+}
+.text > section {
+  width: 100%;
+}
+h2 {
+  margin-bottom: 8px;
+}
+.steps {
+  padding-left: 20px;
+  display: grid;
+  gap: 6px;
+  margin-bottom: 10px;
+}
+.alone {
+  padding-top: 24px;
+}
+@media (max-width: 900px) {
+  .exercise {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -5,7 +5,9 @@ import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
 useHead({ title: 'Exercises · Critica' })
 const session = useSessionStore()
 const teaching = computed(() => session.account?.role === 'instructor')
-const list = ref<Assignment[]>([]), ready = ref(false), problem = ref('')
+const list = ref<Assignment[]>([]),
+  ready = ref(false),
+  problem = ref('')
 onMounted(async () => {
   try {
     list.value = await api(assignmentListSchema, '/assignments')
@@ -24,21 +26,45 @@ function stateOf({ confirmedAt, handIn }: Assignment): string {
 
 <template>
   <div>
-    <h1 class="line">{{ !ready ? '…' : list.length ? `${capital(countWord(list.length))} exercise${list.length === 1 ? '' : 's'} set.` : 'No exercise is set.' }}</h1>
+    <h1 class="line">
+      {{
+        !ready
+          ? '…'
+          : list.length
+            ? `${capital(countWord(list.length))} exercise${list.length === 1 ? '' : 's'} set.`
+            : 'No exercise is set.'
+      }}
+    </h1>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul>
       <li v-for="a in list" :key="a.id">
-        <NuxtLink :to="`/exercises/${a.id}`"><h2>{{ EXERCISES[a.exercise].title }}</h2></NuxtLink>
+        <NuxtLink :to="`/exercises/${a.id}`"
+          ><h2>{{ EXERCISES[a.exercise].title }}</h2></NuxtLink
+        >
         <p class="words">{{ EXERCISES[a.exercise].trains }}.</p>
-        <p class="quiet"><template v-if="teaching">{{ a.learner.name }} · </template>due {{ dueWords(a.dueOn) }} · {{ stateOf(a) }}</p>
+        <p class="quiet">
+          <template v-if="teaching">{{ a.learner.name }} · </template>due {{ dueWords(a.dueOn) }} · {{ stateOf(a) }}
+        </p>
       </li>
     </ul>
   </div>
 </template>
 
 <style scoped>
-.line { margin: 20px 0 14px; font-size: 23px; }
-ul { list-style: none; padding: 0; max-width: 720px; }
-li { padding: 14px 0; border-bottom: 1px solid var(--line); }
-h2 { display: inline; }
+.line {
+  margin: 20px 0 14px;
+  font-size: 23px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  max-width: 720px;
+}
+li {
+  padding: 14px 0;
+  border-bottom: 1px solid var(--line);
+}
+h2 {
+  display: inline;
+}
 </style>

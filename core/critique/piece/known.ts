@@ -4,15 +4,26 @@ import type { SectorScheme } from '../../wheel/schemes'
 import type { WheelName } from '../../wheel/steps'
 
 /** In fractions of the picture. */
-export interface Place { readonly x: number, readonly y: number }
+export interface Place {
+  readonly x: number
+  readonly y: number
+}
 
-export interface KnownArea { readonly id: number, readonly name: string, readonly area: Area }
+export interface KnownArea {
+  readonly id: number
+  readonly name: string
+  readonly area: Area
+}
 
 /** A sample of colour: a place that was clicked, or an area that was drawn. */
 export type Picked = Place | Area
 
 /** Where one material was picked in the light and in the shadow; a material begun has only the first. */
-export interface PickedPair { readonly name: string, readonly lit: Picked, readonly shadow: Picked | null }
+export interface PickedPair {
+  readonly name: string
+  readonly lit: Picked
+  readonly shadow: Picked | null
+}
 
 export interface PieceKnown {
   readonly wheel: WheelName
@@ -31,5 +42,13 @@ export interface PieceKnown {
   readonly plan: SectorScheme | null
 }
 
-export const nothingKnown = (wheel: WheelName): PieceKnown =>
-  ({ wheel, focus: null, areas: [], pairs: [], surroundings: null, stops: [], firstEye: null, plan: null })
+export const nothingKnown = (wheel: WheelName): PieceKnown => ({
+  wheel,
+  focus: null,
+  areas: [],
+  pairs: [],
+  surroundings: null,
+  stops: [],
+  firstEye: null,
+  plan: null
+})

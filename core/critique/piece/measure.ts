@@ -16,10 +16,13 @@ import { measureValue } from '../../measure/value'
 import { discAt, spansOf, type Area } from '../../picture/area'
 import type { Planes } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
-import type { DeclaredFit } from '../readings'
+import type { DeclaredFit } from '../stations/harmony/picture'
 import type { KnownArea, Picked, PieceKnown, Place } from './known'
 
-export interface Pixels { readonly raster: Raster, readonly planes: Planes }
+export interface Pixels {
+  readonly raster: Raster
+  readonly planes: Planes
+}
 
 /** What a marked area is, read at every station. */
 export interface AreaMeasures {
@@ -54,18 +57,25 @@ export interface PieceMeasures {
 
 /** What a picked place is averaged over, as a share of the diagonal. Our choice: a brush's width, not a pixel. */
 const SAMPLE_RADIUS = 0.012
-const sampleAt = (picked: Picked, raster: Raster): Area => ('kind' in picked ? picked : discAt(picked.x, picked.y, SAMPLE_RADIUS, raster))
+const sampleAt = (picked: Picked, raster: Raster): Area =>
+  'kind' in picked ? picked : discAt(picked.x, { y: picked.y, radius: SAMPLE_RADIUS, size: raster })
 
 /** Names under which areas are planes. */
-const PLANES: Readonly<Record<string, DepthName>> = { 'foreground': 'near', 'middle ground': 'middle', 'background': 'far' }
+const PLANES: Readonly<Record<string, DepthName>> = { foreground: 'near', 'middle ground': 'middle', background: 'far' }
 
 /** The ladder of the areas that are named as planes. */
 export const depthOf = (areas: readonly KnownArea[], { raster, planes }: Pixels): DepthLadder =>
-  measureDepth(Object.fromEntries(areas.flatMap(({ name, area }) => (PLANES[name.toLowerCase()] ? [[PLANES[name.toLowerCase()], area]] : []))), planes, raster)
+  measureDepth(
+    Object.fromEntries(
+      areas.flatMap(({ name, area }) => (PLANES[name.toLowerCase()] ? [[PLANES[name.toLowerCase()], area]] : []))
+    ),
+    planes,
+    raster
+  )
 
 export function measureArea(name: string, area: Area, { raster, planes }: Pixels): AreaMeasures {
   return {
-    separation: measureSeparation(name, area, planes, raster),
+    separation: measureSeparation({ name, area, planes, raster }),
     temperature: areaTemperature(area, planes, raster),
     cutOut: cutOutOf(area, planes, edgeMaps(planes)),
     silhouette: silhouetteOf(area, raster.width, raster.height)
@@ -73,11 +83,23 @@ export function measureArea(name: string, area: Area, { raster, planes }: Pixels
 }
 
 /** @param source of the file. @param reference the picture that the piece was made from, if one is given. */
-export function measurePiece(pixels: Pixels, source: Source, known: PieceKnown, reference: Planes | null = null): PieceMeasures {
-  const { raster, planes } = pixels, { wheel, focus, areas, stops, plan } = known
+export function measurePiece({
+  pixels,
+  source,
+  known,
+  reference = null
+}: {
+  pixels: Pixels
+  source: Source
+  known: PieceKnown
+  reference?: Planes | null
+}): PieceMeasures {
+  const { raster, planes } = pixels,
+    { wheel, focus, areas, stops, plan } = known
   const pairs = known.pairs.flatMap(({ name, lit, shadow }) =>
-    (shadow ? [{ name, lit: sampleAt(lit, raster), shadow: sampleAt(shadow, raster) }] : []))
-  const report = measurePicture(raster, source, { wheel, focus, areas, pairs }, planes)
+    shadow ? [{ name, lit: sampleAt(lit, raster), shadow: sampleAt(shadow, raster) }] : []
+  )
+  const report = measurePicture({ raster, source, options: { wheel, focus, areas, pairs }, planes })
   const fit = plan && fitTo(plan, null, hueHistogram(raster, planes, wheel))
   const peaks = isMeasured(report.focus) ? report.focus.peaks : []
   return {
@@ -97,6 +119,6 @@ export function measurePiece(pixels: Pixels, source: Source, known: PieceKnown, 
 
 function ambientIn(surroundings: Place | null, { light }: Report, { raster, planes }: Pixels): Ambient | null {
   if (!surroundings || !light || !isMeasured(light)) return null
-  const around = meanOf(spansOf(sampleAt(surroundings, raster), raster.width, raster.height), planes, raster)
+  const around = meanOf(spansOf(sampleAt(surroundings, raster), raster), planes, raster)
   return around && ambientOf(light.consensus, around.linear)
 }

@@ -47,8 +47,8 @@ function enlargeOrKeep(cover: Plane, width: number, height: number): Plane {
 function favourOdd(map: Plane, items: Items, { total, alike }: Uniqueness): void {
   const odd = createPlane(map.width, map.height)
   const oddOf = new Map(items.list.map((item, i) => [item.label, (total[i] / (total[i] + HALF_ODD)) ** 2]))
-  for (let i = 0; i < odd.data.length; i++) odd.data[i] = items.labels[i] ? oddOf.get(items.labels[i]) ?? 0 : 0
-  blurPlane(odd.data, map.width, map.height, 1.2, new Float32Array(odd.data.length))
+  for (let i = 0; i < odd.data.length; i++) odd.data[i] = items.labels[i] ? (oddOf.get(items.labels[i]) ?? 0) : 0
+  blurPlane(odd.data, { width: map.width, height: map.height, sigma: 1.2, scratch: new Float32Array(odd.data.length) })
   let peak = 0
   for (let i = 0; i < map.data.length; i++) {
     const contrast = Math.max(map.data[i], 0)

@@ -8,7 +8,7 @@ import type { Features } from './features'
 
 /** The channels a cause is named by; `size` is folded into detail where causes are reported. */
 export const CHANNELS = ['value', 'chroma', 'hue', 'detail', 'orientation'] as const
-export type Channel = typeof CHANNELS[number]
+export type Channel = (typeof CHANNELS)[number]
 export type ChannelPlanes = Readonly<Record<Channel, Plane>>
 
 const CENTRES = [1, 2, 3]
@@ -21,11 +21,13 @@ function centreSurround(planes: readonly Plane[]): Plane {
   const base = pyramids[0][Math.min(CENTRES[0], levels - 1)]
   const sum = createPlane(base.width, base.height)
   for (const centre of CENTRES) {
-    const c = Math.min(centre, levels - 1), s = Math.min(centre + SURROUND, levels - 1)
+    const c = Math.min(centre, levels - 1),
+      s = Math.min(centre + SURROUND, levels - 1)
     if (c === s) continue
     const { width, height } = pyramids[0][c]
     const squared = createPlane(width, height)
-    for (const pyramid of pyramids) addSquares(pyramid[c].data, enlargePlane(pyramid[s], width, height).data, squared.data)
+    for (const pyramid of pyramids)
+      addSquares(pyramid[c].data, enlargePlane(pyramid[s], width, height).data, squared.data)
     for (let i = 0, { data } = squared; i < data.length; i++) data[i] = Math.sqrt(data[i])
     const back = enlargePlane(squared, base.width, base.height).data
     for (let i = 0, { data } = sum; i < data.length; i++) data[i] += back[i] / CENTRES.length
@@ -43,14 +45,17 @@ function addSquares(centre: Float32Array, surround: Float32Array, out: Float32Ar
 /** Colour difference that is not a difference of chroma: what is left of (a, b) contrast. */
 function hueContrast(colour: Plane, chroma: Plane): Plane {
   const out = createPlane(colour.width, colour.height)
-  for (let i = 0; i < out.data.length; i++) out.data[i] = Math.sqrt(Math.max(0, colour.data[i] ** 2 - chroma.data[i] ** 2))
+  for (let i = 0; i < out.data.length; i++)
+    out.data[i] = Math.sqrt(Math.max(0, colour.data[i] ** 2 - chroma.data[i] ** 2))
   return out
 }
 
 /** Contrast of each channel at the working size of level 1, in OKLab-sized units, not yet normalised. */
 export function conspicuityOf(f: Features): ChannelPlanes {
-  const colour = centreSurround([f.a, f.b]), chroma = centreSurround([f.chroma])
-  const along = createPlane(f.width, f.height), across = createPlane(f.width, f.height)
+  const colour = centreSurround([f.a, f.b]),
+    chroma = centreSurround([f.chroma])
+  const along = createPlane(f.width, f.height),
+    across = createPlane(f.width, f.height)
   for (let i = 0; i < along.data.length; i++) {
     // Direction counts where there is an edge to have one: 0.02 of a black–white step is hardly seen.
     const strength = f.energy.data[i] + 4e-4
@@ -68,7 +73,13 @@ export function conspicuityOf(f: Features): ChannelPlanes {
 
 /** How much a contrast of one weighs against value, and what is hardly seen of it. Our choice, from the OKLab just-noticeable step. */
 const WEIGHT: Readonly<Record<Channel, number>> = { value: 1, chroma: 2.2, hue: 2.2, detail: 1, orientation: 0.25 }
-const FAINT: Readonly<Record<Channel, number>> = { value: 0.03, chroma: 0.015, hue: 0.015, detail: 0.03, orientation: 0.15 }
+const FAINT: Readonly<Record<Channel, number>> = {
+  value: 0.03,
+  chroma: 0.015,
+  hue: 0.015,
+  detail: 0.03,
+  orientation: 0.15
+}
 
 /**
  * One map from all channels, 0–1: each is weighted by (M − m̄)², its greatest maximum against the
@@ -93,16 +104,20 @@ export function combine(channels: ChannelPlanes, cover: Plane): Plane {
 }
 
 /** The greatest local maximum and the mean of the others, over 5 × 5 neighbourhoods. */
-function maxima({ width, height, data }: Plane, cover: Plane): { greatest: number, others: number } {
-  let greatest = 0, sum = 0, n = 0
+function maxima({ width, height, data }: Plane, cover: Plane): { greatest: number; others: number } {
+  let greatest = 0,
+    sum = 0,
+    n = 0
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
-      const i = y * width + x, v = data[i]
+      const i = y * width + x,
+        v = data[i]
       if (cover.data[i] < 0.5 || v <= 0) continue
       let top = true
       for (let dy = -2; dy <= 2 && top; dy++) {
         for (let dx = -2; dx <= 2; dx++) {
-          const px = x + dx, py = y + dy
+          const px = x + dx,
+            py = y + dy
           if (px >= 0 && py >= 0 && px < width && py < height && data[py * width + px] > v) {
             top = false
             break

@@ -32,7 +32,8 @@ export interface Features {
 /** Area mean of a plane over the measured pixels of each cell; clear cells take the picture's mean. */
 function covered(source: Float32Array, planes: Planes, cover: Plane): Plane {
   const { width, height } = cover
-  if (planes.count === planes.mask.length) return reducePlane({ width: planes.width, height: planes.height, data: source }, width, height)
+  if (planes.count === planes.mask.length)
+    return reducePlane({ width: planes.width, height: planes.height, data: source }, width, height)
   let sum = 0
   const masked = new Float32Array(source.length)
   for (let i = 0; i < source.length; i++) {
@@ -42,13 +43,18 @@ function covered(source: Float32Array, planes: Planes, cover: Plane): Plane {
   }
   const reduced = reducePlane({ width: planes.width, height: planes.height, data: masked }, width, height)
   const mean = sum / planes.count
-  for (let i = 0; i < reduced.data.length; i++) reduced.data[i] = cover.data[i] > 0.05 ? reduced.data[i] / cover.data[i] : mean
+  for (let i = 0; i < reduced.data.length; i++)
+    reduced.data[i] = cover.data[i] > 0.05 ? reduced.data[i] / cover.data[i] : mean
   return reduced
 }
 
 function coverOf(planes: Planes, width: number, height: number): Plane {
   if (planes.count === planes.mask.length) return { width, height, data: new Float32Array(width * height).fill(1) }
-  return reducePlane({ width: planes.width, height: planes.height, data: Float32Array.from(planes.mask) }, width, height)
+  return reducePlane(
+    { width: planes.width, height: planes.height, data: Float32Array.from(planes.mask) },
+    width,
+    height
+  )
 }
 
 export function featuresOf(planes: Planes): Features {
@@ -56,16 +62,25 @@ export function featuresOf(planes: Planes): Features {
   const cover = coverOf(planes, width, height)
   const value = covered(planes.value, planes, cover)
   for (let i = 0; i < value.data.length; i++) value.data[i] /= 100
-  const a = covered(planes.a, planes, cover), b = covered(planes.b, planes, cover)
+  const a = covered(planes.a, planes, cover),
+    b = covered(planes.b, planes, cover)
   const chroma = createPlane(width, height)
   for (let i = 0; i < chroma.data.length; i++) chroma.data[i] = Math.hypot(a.data[i], b.data[i])
   return { width, height, cover, value, a, b, chroma, ...gradients(value, a, b) }
 }
 
 /** Adds a plane's gradient products at each pixel; edges repeat. */
-function addProducts({ width, height, data }: Plane, along: Float32Array, across: Float32Array, energy: Float32Array): void {
+function addProducts(
+  { width, height, data }: Plane,
+  {
+    along,
+    across,
+    energy
+  }: { readonly along: Float32Array; readonly across: Float32Array; readonly energy: Float32Array }
+): void {
   for (let y = 0, i = 0; y < height; y++) {
-    const up = y > 0 ? width : 0, down = y < height - 1 ? width : 0
+    const up = y > 0 ? width : 0,
+      down = y < height - 1 ? width : 0
     for (let x = 0; x < width; x++, i++) {
       const dx = data[x < width - 1 ? i + 1 : i] - data[x > 0 ? i - 1 : i]
       const dy = data[i + down] - data[i - up]
@@ -79,10 +94,13 @@ function addProducts({ width, height, data }: Plane, along: Float32Array, across
 /** Colour counts in the gradient as value does: a red bar on equal grey has edges too. */
 function gradients(value: Plane, a: Plane, b: Plane): Pick<Features, 'detail' | 'along' | 'across' | 'energy'> {
   const { width, height } = value
-  const detail = createPlane(width, height), along = createPlane(width, height), across = createPlane(width, height), energy = createPlane(width, height)
-  for (const plane of [value, a, b]) addProducts(plane, along.data, across.data, energy.data)
+  const detail = createPlane(width, height),
+    along = createPlane(width, height),
+    across = createPlane(width, height),
+    energy = createPlane(width, height)
+  for (const plane of [value, a, b]) addProducts(plane, { along: along.data, across: across.data, energy: energy.data })
   for (let i = 0; i < detail.data.length; i++) detail.data[i] = Math.sqrt(energy.data[i])
   const scratch = new Float32Array(width * height)
-  for (const plane of [detail, along, across, energy]) blurPlane(plane.data, width, height, 1.5, scratch)
+  for (const plane of [detail, along, across, energy]) blurPlane(plane.data, { width, height, sigma: 1.5, scratch })
   return { detail, along, across, energy }
 }

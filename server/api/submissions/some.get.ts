@@ -4,4 +4,6 @@ import { check } from '../../http/check'
 import { route } from '../../http/route'
 import { somePieces } from '../../services/listing'
 
-export default route('account', ({ event, account }) => somePieces(account, check(someQuerySchema, getQuery(event)).ids))
+export default route('account', ({ event, account }) =>
+  somePieces(account, check(someQuerySchema, getQuery(event)).ids)
+)

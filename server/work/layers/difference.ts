@@ -2,12 +2,21 @@
 import type { Reach } from '../../../core/trial/reach'
 import { createRaster, wordsOf, type Raster } from '../../../core/picture/raster'
 
-export interface Cut { readonly raster: Raster, readonly x: number, readonly y: number }
+export interface Cut {
+  readonly raster: Raster
+  readonly x: number
+  readonly y: number
+}
 
 /** @param reach outside of which nothing differs. @returns null when nothing differs at all. Laid over `before`, the cut gives `after` exactly where both are opaque. */
 export function differenceOf(before: Raster, after: Raster, reach: Reach): Cut | null {
-  const { width, height } = before, from = wordsOf(before.data), to = wordsOf(after.data)
-  let x0 = width, y0 = height, x1 = 0, y1 = 0
+  const { width, height } = before,
+    from = wordsOf(before.data),
+    to = wordsOf(after.data)
+  let x0 = width,
+    y0 = height,
+    x1 = 0,
+    y1 = 0
   for (let y = reach.y0; y < reach.y1; y++) {
     for (let x = reach.x0, i = y * width + x; x < reach.x1; x++, i++) {
       if (from[i] === to[i]) continue
@@ -18,7 +27,9 @@ export function differenceOf(before: Raster, after: Raster, reach: Reach): Cut |
     }
   }
   if (x1 <= x0) return null
-  const raster = createRaster(x1 - x0, y1 - y0), out = wordsOf(raster.data)
-  for (let y = y0, o = 0; y < y1; y++) for (let x = x0, i = y * width + x0; x < x1; x++, i++, o++) if (from[i] !== to[i]) out[o] = to[i]!
+  const raster = createRaster(x1 - x0, y1 - y0),
+    out = wordsOf(raster.data)
+  for (let y = y0, o = 0; y < y1; y++)
+    for (let x = x0, i = y * width + x0; x < x1; x++, i++, o++) if (from[i] !== to[i]) out[o] = to[i]!
   return { raster, x: x0, y: y0 }
 }

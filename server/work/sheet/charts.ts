@@ -9,50 +9,101 @@ import type { Area } from '../../../core/picture/area'
 import { colourAt } from '../../../core/wheel/wheel'
 import type { WheelName } from '../../../core/wheel/steps'
 
-const INK = '#111111', CASING = '#f3f3f3'
-const greyOf = (value: number): string => { const Y = convertValueToLuminance(value); return hexOfLinear([Y, Y, Y]) }
-const svg = (width: number, height: number, body: string): string => `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${body}</svg>`
+const INK = '#111111',
+  CASING = '#f3f3f3'
+const greyOf = (value: number): string => {
+  const Y = convertValueToLuminance(value)
+  return hexOfLinear([Y, Y, Y])
+}
+const svg = (width: number, height: number, body: string): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${body}</svg>`
 
-export interface SheetMark { readonly tag: string, readonly area: Area | null, readonly mark: Mark | null }
+export interface SheetMark {
+  readonly tag: string
+  readonly area: Area | null
+  readonly mark: Mark | null
+}
 
 /** Marks and tags over a picture shown `width` × `height` points large. */
 export function marksSvg(marks: readonly SheetMark[], width: number, height: number): string {
   const size = { width, height }
-  const body = marks.filter(m => m.area).map(({ tag, area, mark }) => {
-    const lines = linesOfMark(mark, area, size).map(({ points, closed, filled }) => {
-      const d = `M${points.map(([x, y]) => `${(x * width).toFixed(1)} ${(y * height).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`
-      return `<path d="${d}" fill="none" stroke="${CASING}" stroke-width="2.4"/><path d="${d}" fill="${filled ? INK : 'none'}" stroke="${INK}" stroke-width="1"/>`
-    }).join('')
-    const [x, y] = tagPointOf(mark, area!), w = 7 + 6 * tag.length, left = Math.min(width - w, Math.max(0, x * width)), top = Math.max(0, y * height - 13)
-    return `${lines}<rect x="${left}" y="${top}" width="${w}" height="13" fill="${INK}" stroke="${CASING}" stroke-width="0.7"/><text x="${left + 3.5}" y="${top + 9.6}" font-family="Sans" font-weight="bold" font-size="9" fill="${CASING}">${tag}</text>`
-  }).join('')
+  const body = marks
+    .filter(m => m.area)
+    .map(({ tag, area, mark }) => {
+      const lines = linesOfMark(mark, area, size)
+        .map(({ points, closed, filled }) => {
+          const d = `M${points.map(([x, y]) => `${(x * width).toFixed(1)} ${(y * height).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`
+          return `<path d="${d}" fill="none" stroke="${CASING}" stroke-width="2.4"/><path d="${d}" fill="${filled ? INK : 'none'}" stroke="${INK}" stroke-width="1"/>`
+        })
+        .join('')
+      const [x, y] = tagPointOf(mark, area!),
+        w = 7 + 6 * tag.length,
+        left = Math.min(width - w, Math.max(0, x * width)),
+        top = Math.max(0, y * height - 13)
+      return `${lines}<rect x="${left}" y="${top}" width="${w}" height="13" fill="${INK}" stroke="${CASING}" stroke-width="0.7"/><text x="${left + 3.5}" y="${top + 9.6}" font-family="Sans" font-weight="bold" font-size="9" fill="${CASING}">${tag}</text>`
+    })
+    .join('')
   return svg(width, height, body)
 }
 
 /** A histogram whose bars are painted in the value they count, over the ramp with the range bracketed. @param counts equal bins over L* 0–100. */
-export function valuesSvg(value: ValueSection, counts: readonly number[], width = 160, height = 46): string {
-  const most = Math.max(1, ...counts), bar = width / counts.length, top = height - 12
-  const bars = counts.map((n, i) => {
-    const grey = greyOf((100 * (i + 0.5)) / counts.length), h = (top * n) / most
-    return `<rect x="${(i * bar).toFixed(2)}" y="${(top - h).toFixed(2)}" width="${bar.toFixed(2)}" height="${h.toFixed(2)}" fill="${grey}" stroke="#777777" stroke-width="0.15"/><rect x="${(i * bar).toFixed(2)}" y="${top + 2}" width="${(bar + 0.1).toFixed(2)}" height="7" fill="${grey}"/>`
-  }).join('')
-  const x = (value.darkest / 100) * width, w = Math.max(1, (value.range / 100) * width)
-  return svg(width, height, `${bars}<rect x="${x.toFixed(1)}" y="${top + 1}" width="${w.toFixed(1)}" height="9" fill="none" stroke="${INK}" stroke-width="1"/>`)
+export function valuesSvg(
+  value: ValueSection,
+  {
+    counts,
+    width = 160,
+    height = 46
+  }: { readonly counts: readonly number[]; readonly width?: number; readonly height?: number }
+): string {
+  const most = Math.max(1, ...counts),
+    bar = width / counts.length,
+    top = height - 12
+  const bars = counts
+    .map((n, i) => {
+      const grey = greyOf((100 * (i + 0.5)) / counts.length),
+        h = (top * n) / most
+      return `<rect x="${(i * bar).toFixed(2)}" y="${(top - h).toFixed(2)}" width="${bar.toFixed(2)}" height="${h.toFixed(2)}" fill="${grey}" stroke="#777777" stroke-width="0.15"/><rect x="${(i * bar).toFixed(2)}" y="${top + 2}" width="${(bar + 0.1).toFixed(2)}" height="7" fill="${grey}"/>`
+    })
+    .join('')
+  const x = (value.darkest / 100) * width,
+    w = Math.max(1, (value.range / 100) * width)
+  return svg(
+    width,
+    height,
+    `${bars}<rect x="${x.toFixed(1)}" y="${top + 1}" width="${w.toFixed(1)}" height="9" fill="none" stroke="${INK}" stroke-width="1"/>`
+  )
 }
 
 /** The colour families as arcs as long as their weight, yellow at the top. */
 export function familiesSvg(harmony: HarmonySection, wheel: WheelName, size = 54): string {
-  const r = size / 2 - 6, c = size / 2, around = 2 * Math.PI * r
-  const arcs = (isMeasured(harmony.families) ? harmony.families : []).map((f) => {
-    const colour = hexOfLinear(colourAt(wheel, f.position, 0.66, Math.max(0.06, Math.min(0.16, f.chroma * 1.4))))
-    const length = Math.max(2, f.weight * around), half = (180 * length) / around, from = ((f.position - half - 90) * Math.PI) / 180, to = ((f.position + half - 90) * Math.PI) / 180
-    return `<path d="M${(c + r * Math.cos(from)).toFixed(2)} ${(c + r * Math.sin(from)).toFixed(2)}A${r} ${r} 0 ${half > 90 ? 1 : 0} 1 ${(c + r * Math.cos(to)).toFixed(2)} ${(c + r * Math.sin(to)).toFixed(2)}" fill="none" stroke="${colour}" stroke-width="9"/>`
-  }).join('')
+  const r = size / 2 - 6,
+    c = size / 2,
+    around = 2 * Math.PI * r
+  const arcs = (isMeasured(harmony.families) ? harmony.families : [])
+    .map(f => {
+      const colour = hexOfLinear(
+        colourAt(wheel, {
+          positionDeg: f.position,
+          lightness: 0.66,
+          chroma: Math.max(0.06, Math.min(0.16, f.chroma * 1.4))
+        })
+      )
+      const length = Math.max(2, f.weight * around),
+        half = (180 * length) / around,
+        from = ((f.position - half - 90) * Math.PI) / 180,
+        to = ((f.position + half - 90) * Math.PI) / 180
+      return `<path d="M${(c + r * Math.cos(from)).toFixed(2)} ${(c + r * Math.sin(from)).toFixed(2)}A${r} ${r} 0 ${half > 90 ? 1 : 0} 1 ${(c + r * Math.cos(to)).toFixed(2)} ${(c + r * Math.sin(to)).toFixed(2)}" fill="none" stroke="${colour}" stroke-width="9"/>`
+    })
+    .join('')
   return svg(size, size, `<circle cx="${c}" cy="${c}" r="${r}" fill="none" stroke="#c6c6c6" stroke-width="1"/>${arcs}`)
 }
 
 /** A number against its standard: a filled bar, and a tick where the standard stands. */
 export function figureSvg({ value, standard, low, high }: Figure, width = 150): string {
   const at = (v: number): number => Math.min(width, Math.max(0, (width * (v - low)) / (high - low)))
-  return svg(width, 9, `<rect x="0" y="3" width="${width}" height="3.4" fill="#dddddd"/><rect x="0" y="3" width="${at(value).toFixed(1)}" height="3.4" fill="#474747"/><rect x="${(at(standard) - 0.8).toFixed(1)}" y="0.5" width="1.6" height="8" fill="${INK}"/>`)
+  return svg(
+    width,
+    9,
+    `<rect x="0" y="3" width="${width}" height="3.4" fill="#dddddd"/><rect x="0" y="3" width="${at(value).toFixed(1)}" height="3.4" fill="#474747"/><rect x="${(at(standard) - 0.8).toFixed(1)}" y="0.5" width="1.6" height="8" fill="${INK}"/>`
+  )
 }

@@ -27,7 +27,7 @@ export interface SheetWords {
   readonly corrections: readonly SheetCorrection[]
   readonly verdict: string
   readonly readings: readonly Reading[]
-  readonly exercise: { readonly title: string, readonly trains: string, readonly due: string } | null
+  readonly exercise: { readonly title: string; readonly trains: string; readonly due: string } | null
   readonly score: string | null
 }
 
@@ -48,13 +48,25 @@ const PAGE: Readonly<Record<Paper, readonly [number, number]>> = { A4: [595.28, 
 const QUIET = '#5e5e5e'
 const WORDS = { works: 'works', look: 'look again', fix: 'to fix' } as const
 
-const heading = (text: string): Content => ({ ...typeset(text, 'Serif', { fontSize: 14, margin: [0, 12, 0, 3] }), headlineLevel: 1 })
+const heading = (text: string): Content => ({
+  ...typeset(text, 'Serif', { fontSize: 14, margin: [0, 12, 0, 3] }),
+  headlineLevel: 1
+})
 const small = (text: string): Content => typeset(text, 'Sans', { fontSize: 8.5, color: QUIET })
 const said = (text: string): Content => typeset(text, 'Serif', { fontSize: 11, lineHeight: 1.15 })
 
 /** The picture hung in a box, its marks laid over it. */
-function hung(picture: string, marks: readonly SheetMark[], width: number, height: number): Content {
-  return { stack: [{ image: picture, width, height }, ...(marks.length ? [{ svg: marksSvg(marks, width, height), relativePosition: { x: 0, y: -height } }] : [])], unbreakable: true }
+function hung(
+  picture: string,
+  { marks, width, height }: { readonly marks: readonly SheetMark[]; readonly width: number; readonly height: number }
+): Content {
+  return {
+    stack: [
+      { image: picture, width, height },
+      ...(marks.length ? [{ svg: marksSvg(marks, width, height), relativePosition: { x: 0, y: -height } }] : [])
+    ],
+    unbreakable: true
+  }
 }
 function fitted({ width, height }: SheetPictures, across: number, down: number): readonly [number, number] {
   const scale = Math.min(across / width, down / height)
@@ -69,48 +81,140 @@ function richContent(words: string): Content[] {
 }
 
 function correctionContent(c: SheetCorrection): Content {
-  const lines: Content[] = [said(c.what), ...(c.reason && c.reason !== c.what ? [small(c.reason)] : []), ...(c.todo ? [said(c.todo)] : []), ...(c.shown ? [small(`Shown on the picture: ${c.shown}.`)] : []), ...(c.target ? [small(`Reached with ${c.target}.`)] : [])]
-  return { columns: [typeset(c.tag, 'Sans', { bold: true, fontSize: 9, width: 24, margin: [0, 2, 0, 0] }), { stack: lines, width: '*' }], margin: [0, 2, 0, 4], unbreakable: true }
+  const lines: Content[] = [
+    said(c.what),
+    ...(c.reason && c.reason !== c.what ? [small(c.reason)] : []),
+    ...(c.todo ? [said(c.todo)] : []),
+    ...(c.shown ? [small(`Shown on the picture: ${c.shown}.`)] : []),
+    ...(c.target ? [small(`Reached with ${c.target}.`)] : [])
+  ]
+  return {
+    columns: [
+      typeset(c.tag, 'Sans', { bold: true, fontSize: 9, width: 24, margin: [0, 2, 0, 0] }),
+      { stack: lines, width: '*' }
+    ],
+    margin: [0, 2, 0, 4],
+    unbreakable: true
+  }
 }
 
 function readingContent(r: Reading): Content {
-  return { columns: [typeset(WORDS[r.verdict], 'Sans', { fontSize: 8.5, color: QUIET, width: 58, margin: [0, 2, 0, 0] }), { stack: [said(r.sentence), ...(r.figure ? [{ svg: figureSvg(r.figure), margin: [0, 1, 0, 1] } as Content] : [])], width: '*' }], margin: [0, 2, 0, 3], unbreakable: true }
+  return {
+    columns: [
+      typeset(WORDS[r.verdict], 'Sans', { fontSize: 8.5, color: QUIET, width: 58, margin: [0, 2, 0, 0] }),
+      {
+        stack: [said(r.sentence), ...(r.figure ? [{ svg: figureSvg(r.figure), margin: [0, 1, 0, 1] } as Content] : [])],
+        width: '*'
+      }
+    ],
+    margin: [0, 2, 0, 3],
+    unbreakable: true
+  }
 }
 
 /** @param paper its size. @returns a definition without a single outside reference. */
 export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper: Paper): TDocumentDefinitions {
-  const across = PAGE[paper][0] - 2 * MARGIN, [width, height] = fitted(pictures, across, 330), { report } = pictures
-  const half = (across - 12) / 2, [halfWidth, halfHeight] = fitted(pictures, half, 220)
+  const across = PAGE[paper][0] - 2 * MARGIN,
+    [width, height] = fitted(pictures, across, 330),
+    { report } = pictures
+  const half = (across - 12) / 2,
+    [halfWidth, halfHeight] = fitted(pictures, half, 220)
   const works: Content[] = words.works.length ? [heading('What works'), ...words.works.map(said)] : []
-  const charts: Content[] = [{
-    columns: [
-      ...(isMeasured(report.value) ? [{ stack: [{ svg: valuesSvg(report.value, pictures.counts, 140) }, small(`values, ${Math.round(report.value.darkest)} to ${Math.round(report.value.lightest)} of 100`)], width: 160 }] : []),
-      ...(isMeasured(report.harmony) ? [{ stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')], width: 100 }] : [])
-    ], margin: [0, 12, 0, 6], unbreakable: true
-  } as Content]
+  const charts: Content[] = [
+    {
+      columns: [
+        ...(isMeasured(report.value)
+          ? [
+              {
+                stack: [
+                  { svg: valuesSvg(report.value, { counts: pictures.counts, width: 140 }) },
+                  small(`values, ${Math.round(report.value.darkest)} to ${Math.round(report.value.lightest)} of 100`)
+                ],
+                width: 160
+              }
+            ]
+          : []),
+        ...(isMeasured(report.harmony)
+          ? [{ stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')], width: 100 }]
+          : [])
+      ],
+      margin: [0, 12, 0, 6],
+      unbreakable: true
+    } as Content
+  ]
   const content: Content[] = [
-    typeset(words.title, 'Serif', { fontSize: 22 }), small(words.about),
-    ...(words.question ? [typeset(`“${words.question}”`, 'Serif', { italics: true, fontSize: 11, margin: [0, 4, 0, 0] })] : []),
+    typeset(words.title, 'Serif', { fontSize: 22 }),
+    small(words.about),
+    ...(words.question
+      ? [typeset(`“${words.question}”`, 'Serif', { italics: true, fontSize: 11, margin: [0, 4, 0, 0] })]
+      : []),
     // Beside an upright picture there is room for words.
     ...(width < 0.6 * across
-      ? [{ columns: [{ width, ...hung(pictures.picture, words.corrections, width, height) as object }, { width: '*', stack: [...works, ...charts] }], columnGap: 22, margin: [0, 10, 0, 4] } as Content]
-      : [{ ...hung(pictures.picture, words.corrections, width, height) as object, margin: [0, 10, 0, 4] } as Content, ...works]),
-    ...(words.corrections.length ? [heading('To change, in this order'), ...words.corrections.map(correctionContent)] : []),
+      ? [
+          {
+            columns: [
+              { width, ...(hung(pictures.picture, { marks: words.corrections, width, height }) as object) },
+              { width: '*', stack: [...works, ...charts] }
+            ],
+            columnGap: 22,
+            margin: [0, 10, 0, 4]
+          } as Content
+        ]
+      : [
+          {
+            ...(hung(pictures.picture, { marks: words.corrections, width, height }) as object),
+            margin: [0, 10, 0, 4]
+          } as Content,
+          ...works
+        ]),
+    ...(words.corrections.length
+      ? [heading('To change, in this order'), ...words.corrections.map(correctionContent)]
+      : []),
     ...(words.verdict ? [heading('The next step'), ...richContent(words.verdict)] : []),
-    ...(pictures.after ? [{
-      unbreakable: true,
-      stack: [heading('Before, and as it could be'), { columns: [hung(pictures.picture, [], halfWidth, halfHeight), hung(pictures.after, [], halfWidth, halfHeight)], columnGap: 12 }, small('A demonstration, not a repainting: it shows the corrections above, nothing else.')]
-    } as Content] : []),
+    ...(pictures.after
+      ? [
+          {
+            unbreakable: true,
+            stack: [
+              heading('Before, and as it could be'),
+              {
+                columns: [
+                  hung(pictures.picture, { marks: [], width: halfWidth, height: halfHeight }),
+                  hung(pictures.after, { marks: [], width: halfWidth, height: halfHeight })
+                ],
+                columnGap: 12
+              },
+              small('A demonstration, not a repainting: it shows the corrections above, nothing else.')
+            ]
+          } as Content
+        ]
+      : []),
     heading('What was measured'),
     ...(width < 0.6 * across ? [] : charts),
     ...words.readings.map(readingContent),
     ...(words.score ? [heading('Score'), said(words.score)] : []),
-    ...(words.exercise ? [heading(`Exercise: ${words.exercise.title}`), said(`${words.exercise.trains}.`), small(`Due on ${words.exercise.due}. Work with solvents, dust and blades as their labels and your class say.`)] : [])
+    ...(words.exercise
+      ? [
+          heading(`Exercise: ${words.exercise.title}`),
+          said(`${words.exercise.trains}.`),
+          small(`Due on ${words.exercise.due}. Work with solvents, dust and blades as their labels and your class say.`)
+        ]
+      : [])
   ]
   return {
-    pageSize: paper, pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN + 14], info: { title: words.title, creator: 'Critica' }, defaultStyle: { font: 'Sans', fontSize: 10 }, content,
+    pageSize: paper,
+    pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN + 14],
+    info: { title: words.title, creator: 'Critica' },
+    defaultStyle: { font: 'Sans', fontSize: 10 },
+    content,
     // A heading alone at the foot of a page goes over with what follows.
     pageBreakBefore: (node, nodes) => node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
-    footer: (page: number, pages: number): Content => ({ columns: [small(words.title), { ...typeset(`${page} of ${pages}`, 'Sans', { fontSize: 8.5, color: QUIET, alignment: 'right' }) }], margin: [MARGIN, 8, MARGIN, 0] })
+    footer: (page: number, pages: number): Content => ({
+      columns: [
+        small(words.title),
+        { ...typeset(`${page} of ${pages}`, 'Sans', { fontSize: 8.5, color: QUIET, alignment: 'right' }) }
+      ],
+      margin: [MARGIN, 8, MARGIN, 0]
+    })
   }
 }

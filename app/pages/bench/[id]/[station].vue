@@ -7,4 +7,8 @@ const BenchScreen = defineAsyncComponent(bringBench)
 </script>
 
 <!-- Leaving the desk is one task, setting up the bench another. -->
-<template><div><InTurn><BenchScreen /></InTurn></div></template>
+<template>
+  <div>
+    <OwnTask><BenchScreen /></OwnTask>
+  </div>
+</template>

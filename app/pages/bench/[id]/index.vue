@@ -1,5 +1,8 @@
 <script setup lang="ts">
-definePageMeta({ layout: 'bench', middleware: to => navigateTo(`/bench/${String(to.params.id)}/first-look`, { replace: true }) })
+definePageMeta({
+  layout: 'bench',
+  middleware: to => navigateTo(`/bench/${String(to.params.id)}/first-look`, { replace: true })
+})
 </script>
 
 <template><div /></template>

@@ -3,10 +3,13 @@ import { readJson } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { publicOrigin } from '../../../http/sender'
 import { readAnnotations } from '../../../services/annotations'
-import { pictureName } from '../../../services/exporting'
+import { pictureName } from '../../../services/exports'
 
 /** Annotations as JSON-LD: a page, a list, or one. */
 export default route('instructor', async ({ event, account }) => {
   const id = idParam(event)
-  return readAnnotations(account, id, await readJson(event, ANNOTATION_BYTES), pictureName(publicOrigin(event), id))
+  return readAnnotations(account, id, {
+    file: await readJson(event, ANNOTATION_BYTES),
+    picture: pictureName(publicOrigin(event), id)
+  })
 })

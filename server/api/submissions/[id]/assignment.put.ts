@@ -5,6 +5,6 @@ import { assignExercise } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {
   const { exercise, dueOn } = await body(event, assignInputSchema)
-  await assignExercise(account, idParam(event), exercise, dueOn)
+  await assignExercise(account, idParam(event), { exercise, dueOn })
   return {}
 })

@@ -5,7 +5,7 @@ import { idParam, route } from '../../../http/route'
 import { releaseCritique } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {
-  const { note } = check(releaseInputSchema, await readJson(event) ?? {})
-  await releaseCritique(account, idParam(event), new Date(), note)
+  const { note } = check(releaseInputSchema, (await readJson(event)) ?? {})
+  await releaseCritique(account, idParam(event), { now: new Date(), note })
   return {}
 })

@@ -5,6 +5,6 @@ import { writeScore } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {
   const { score, over } = await body(event, scoreChangeSchema)
-  await writeScore(account, idParam(event), score, over)
+  await writeScore(account, idParam(event), { score, over })
   return {}
 })

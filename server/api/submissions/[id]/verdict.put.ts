@@ -5,5 +5,5 @@ import { writeVerdict } from '../../../services/critiques'
 
 export default route('instructor', async ({ event, account }) => {
   const { works, verdict, revision } = await body(event, verdictInputSchema)
-  return { revision: await writeVerdict(account, idParam(event), works, verdict, revision) }
+  return { revision: await writeVerdict(account, idParam(event), { works, verdict, revision }) }
 })

@@ -5,6 +5,6 @@ import { changeArea } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
   const { over, ...input } = await body(event, areaChangeSchema)
-  await changeArea(account, idParam(event), idParam(event, 'area'), input, over)
+  await changeArea(account, idParam(event), { id: idParam(event, 'area'), next: input, over })
   return {}
 })

@@ -5,6 +5,6 @@ import { changeCorrection } from '../../../../services/corrections'
 
 export default route('instructor', async ({ event, account }) => {
   const { over, ...input } = await body(event, correctionChangeSchema)
-  await changeCorrection(account, idParam(event), idParam(event, 'correction'), input, over)
+  await changeCorrection(account, idParam(event), { id: idParam(event, 'correction'), input, over })
   return {}
 })

@@ -1,6 +1,8 @@
 import { exportInputSchema } from '../../../../../shared/export'
 import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
-import { beginExport } from '../../../../services/making'
+import { beginExport } from '../../../../services/export-jobs'
 
-export default route('account', async ({ event, account }) => beginExport(account, idParam(event), (await body(event, exportInputSchema)).name))
+export default route('account', async ({ event, account }) =>
+  beginExport(account, idParam(event), (await body(event, exportInputSchema)).name)
+)

@@ -12,18 +12,24 @@ const LIMIT_MS = 60_000
  * leave. A browser may keep it and must ask again each time whether it may still show it: the next person at the same
  * browser may not.
  */
-export default route('account', async ({ event, account }) => {
-  const { piece } = await visiblePiece(account, idParam(event))
-  const asked = getRouterParam(event, 'size'), size = SERVED_SIZES.find(s => s === asked)
-  if (!size) throw new AppError('not-found', 'There is no such size of the picture.')
-  const hash = await pictureHash(account, piece.id, size), etag = `"${hash}"`
-  setResponseHeader(event, 'etag', etag)
-  setResponseHeader(event, 'cache-control', 'private, no-cache')
-  if (getRequestHeader(event, 'if-none-match') === etag) {
-    setResponseStatus(event, 304)
-    return null
-  }
-  const { mediaType, bytes } = await pictureBytes(hash)
-  setResponseHeader(event, 'content-type', mediaType)
-  return bytes
-}, { limitMs: LIMIT_MS })
+export default route(
+  'account',
+  async ({ event, account }) => {
+    const { piece } = await visiblePiece(account, idParam(event))
+    const asked = getRouterParam(event, 'size'),
+      size = SERVED_SIZES.find(s => s === asked)
+    if (!size) throw new AppError('not-found', 'There is no such size of the picture.')
+    const hash = await pictureHash(account, piece.id, size),
+      etag = `"${hash}"`
+    setResponseHeader(event, 'etag', etag)
+    setResponseHeader(event, 'cache-control', 'private, no-cache')
+    if (getRequestHeader(event, 'if-none-match') === etag) {
+      setResponseStatus(event, 304)
+      return null
+    }
+    const { mediaType, bytes } = await pictureBytes(hash)
+    setResponseHeader(event, 'content-type', mediaType)
+    return bytes
+  },
+  { limitMs: LIMIT_MS }
+)

@@ -1,6 +1,6 @@
 import { getRouterParam, setResponseHeader } from 'h3'
 import { idParam, route } from '../../../../../http/route'
-import { exportedFile } from '../../../../../services/making'
+import { exportedFile } from '../../../../../services/export-jobs'
 
 export default route('account', async ({ event, account }) => {
   const { mediaType, fileName, bytes } = await exportedFile(account, idParam(event), getRouterParam(event, 'job')!)

@@ -1,5 +1,7 @@
 import { getRouterParam } from 'h3'
 import { idParam, route } from '../../../../../http/route'
-import { exportState } from '../../../../../services/making'
+import { exportState } from '../../../../../services/export-jobs'
 
-export default route('account', async ({ event, account }) => exportState(account, idParam(event), getRouterParam(event, 'job')!))
+export default route('account', async ({ event, account }) =>
+  exportState(account, idParam(event), getRouterParam(event, 'job')!)
+)

@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { FOCUS_NAME, type MarkedArea } from '~~/shared/critique'
+import { areaReadings } from '~~/core/critique/stations/readings'
+import type { PieceReading } from '~~/core/critique/stations/piece'
+import type { AreaMeasures } from '~~/core/critique/piece/measure'
+import type { Reading } from '~~/core/critique/reading'
+import { useBenchPicture } from '~/composables/usePicture'
+import { drawFor } from '~/composables/draw'
+import type { Area } from '~~/core/picture/area'
+
+/** The areas drawn on this piece, shared by all stations: each read in the station's own terms, and live while one is drawn or reshaped. */
+const emit = defineEmits<{ exercise: [] }>()
+const bench = useBenchStore(),
+  sight = useSightStore(),
+  pencil = usePencilStore(),
+  edits = useEditsStore()
+const { client, ready } = useBenchPicture()
+
+const name = ref('')
+const NAMES = ['the face', 'the figure', 'the sky', 'foreground', 'middle ground', 'background']
+
+/** One question in flight for the area under the hand; while it is answered only the newest shape waits. */
+const live = shallowRef<AreaMeasures | null>(null)
+let busy = false
+const moving = computed<Area | null>(
+  () =>
+    sight.reshaping?.area
+    ?? (pencil.tool === null || pencil.tool === 'rectangle' || pencil.tool === 'lasso' ? pencil.sketch : null)
+)
+watch(moving, async () => {
+  if (busy || !ready.value) return
+  busy = true
+  while (moving.value) {
+    const asked = moving.value
+    live.value = await client.call(w => w.area('this area', asked)).catch(() => null)
+    performance.mark('area-read')
+    if (asked === moving.value) break
+  }
+  if (!moving.value) live.value = null
+  busy = false
+})
+const here = (name: string, measures: AreaMeasures): Reading[] =>
+  areaReadings(name, measures, bench.standards).filter(r => r.station === bench.station)
+/** A reading as it is while its area is under the hand. */
+const underHand = ({ id, name, area }: MarkedArea): PieceReading[] =>
+  live.value ? here(name, live.value).map(r => ({ ...r, key: `${r.id}:${id}`, on: 'area' as const, area })) : []
+const listed = computed(() =>
+  bench.critique.areas
+    .filter(a => a.name !== FOCUS_NAME)
+    .map(a => ({
+      ...a,
+      readings:
+        a.id === sight.reshaping?.id
+          ? underHand(a)
+          : bench.readings.filter(r => r.on === 'area' && r.station === bench.station && r.key === `${r.id}:${a.id}`)
+    }))
+)
+const liveReadings = computed(() =>
+  pencil.sketch && live.value ? here(name.value?.trim() || 'this area', live.value) : []
+)
+
+async function keep() {
+  if (pencil.sketch && (await edits.addArea(name.value?.trim() || 'this area', pencil.sketch)) !== null) drop()
+}
+function drop() {
+  pencil.drop()
+  name.value = ''
+}
+async function reshape(area: MarkedArea) {
+  if (sight.reshaping?.id !== area.id) sight.reshaping = area
+  else {
+    await edits.changeArea(area.id, { name: area.name, area: sight.reshaping.area })
+    sight.reshaping = null
+  }
+}
+async function rename(area: MarkedArea, to: string) {
+  if (to.trim() && to.trim() !== area.name) await edits.changeArea(area.id, { name: to.trim(), area: area.area })
+}
+</script>
+
+<template>
+  <section aria-label="Areas" class="areas">
+    <div v-if="pencil.sketch && !pencil.tool" class="sketch" data-test="sketch">
+      <template v-for="r in liveReadings" :key="r.id"
+        ><p class="words" aria-live="polite">{{ r.sentence }}</p>
+        <FigureBar v-if="r.figure" :figure="r.figure"
+      /></template>
+      <OwnTask
+        ><v-text-field
+          v-model="name"
+          list="area-names"
+          label="What is it? (the face, the boat)"
+          autofocus
+          @keydown.enter="keep"
+          @keydown.esc="drop"
+      /></OwnTask>
+      <datalist id="area-names"><option v-for="n in NAMES" :key="n" :value="n" /></datalist>
+      <div class="actions">
+        <OwnTask><v-btn size="small" @click="keep">Keep the area</v-btn></OwnTask
+        ><button class="word-link" @click="drop">drop it</button>
+      </div>
+    </div>
+    <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">
+      {{ liveReadings[0]!.sentence }}
+    </p>
+    <template v-for="a in listed" :key="a.id">
+      <div v-if="a.readings.length === 0" class="named">
+        <span>{{ a.name }}</span><AreaControls :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
+      </div>
+      <ReadingItem v-for="(r, i) in a.readings" :key="r.id" :reading="r" @exercise="emit('exercise')">
+        <AreaControls v-if="i === 0" :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
+      </ReadingItem>
+    </template>
+    <p v-if="!bench.released && !(pencil.sketch && !pencil.tool)" class="draw">
+      <template v-if="pencil.tool"
+        >{{
+          pencil.tool === 'polygon'
+            ? 'click corner by corner; the first again closes (Enter)'
+            : pencil.tool === 'point'
+              ? 'click on the picture'
+              : 'drag over the picture'
+        }}
+        … <button class="word-link" @click="pencil.drop()">no</button></template
+      >
+      <template v-else>
+        {{ bench.station === 'focus' ? 'where should the eye go?' : 'read an area:' }}
+        <button class="word-link" title="a" @click="drawFor('lasso')">by hand</button>
+        <button class="word-link" title="b" @click="drawFor('rectangle')">box</button>
+        <button class="word-link" title="p" @click="drawFor('polygon')">corners</button>
+      </template>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.sketch,
+.live {
+  padding: 12px 0;
+  border-bottom: 1px solid var(--l40);
+  display: grid;
+  gap: 8px;
+}
+.words {
+  color: var(--panel-ink);
+}
+.actions {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+}
+.draw {
+  margin-top: 12px;
+  font-size: 13px;
+  color: var(--panel-quiet);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+}
+.named {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: baseline;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--l40);
+  color: var(--panel-quiet);
+}
+.named span {
+  flex: 1;
+  color: var(--panel-ink);
+}
+</style>

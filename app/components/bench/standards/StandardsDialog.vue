@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { z } from 'zod'
+import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
+import { standardsSchema } from '~~/shared/standards'
+import { SCHOOLS, STANDARD_FIELDS, shown, stored } from '~/composables/standardFields'
+
+/** The house standards of a class: every threshold with its meaning, the schools, and the way back to the shipped ones. */
+const props = defineProps<{ classId: number; className: string }>()
+const emit = defineEmits<{ changed: [] }>()
+const open = defineModel<boolean>({ required: true })
+
+const standards = ref<HouseStandards | null>(null),
+  problem = ref(''),
+  saved = ref(false)
+watch(
+  open,
+  async now => {
+    if (!now) return
+    problem.value = ''
+    saved.value = false
+    try {
+      standards.value = await api(standardsSchema, `/classes/${props.classId}/standards`)
+    } catch (error) {
+      problem.value = messageOf(error)
+    }
+  },
+  { immediate: true }
+)
+async function keep(next: HouseStandards | null) {
+  try {
+    const checked = next && standardsSchema.safeParse(next)
+    if (checked && !checked.success) {
+      problem.value = checked.error.issues[0]!.message
+      return
+    }
+    await api(z.object({}), `/classes/${props.classId}/standards`, { method: 'PUT', body: next })
+    standards.value = next ?? DEFAULT_STANDARDS
+    problem.value = ''
+    saved.value = true
+    emit('changed')
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+}
+const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...part })
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="620" scrollable aria-labelledby="standards-title">
+    <v-card>
+      <div class="dialog-sheet small">
+        <h2 id="standards-title">House standards of {{ className }}</h2>
+        <p class="quiet-text">Readings follow at once. The numbers measured never change with them.</p>
+        <OwnTask v-if="standards">
+          <fieldset v-for="school in SCHOOLS" :key="school.name">
+            <legend>{{ school.title }}</legend>
+            <label v-for="[value, words] in school.options" :key="value"
+              ><input
+                type="radio"
+                :name="school.name"
+                :value="value"
+                :checked="standards[school.name] === value"
+                @change="set({ [school.name]: value })"
+              />
+              {{ words }}</label
+            >
+          </fieldset>
+          <label v-for="f in STANDARD_FIELDS" :key="f.title" class="field">
+            <span
+              >{{ f.title }}<small>{{ f.meaning }}</small></span
+            >
+            <input
+              type="number"
+              :step="f.step"
+              :value="shown(f, standards)"
+              @change="set(stored(f, standards, Number(($event.target as HTMLInputElement).value)))"
+            />
+            <em>{{ f.unit }}</em>
+          </label>
+        </OwnTask>
+        <p v-if="problem" role="alert">{{ problem }}</p>
+        <div class="actions">
+          <v-btn @click="open = false">Done</v-btn
+          ><button class="word-link" @click="keep(null)">back to the shipped standards</button
+          ><span v-if="saved" role="status">saved</span>
+        </div>
+      </div>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.small {
+  font-size: 13px;
+}
+.quiet-text {
+  color: var(--panel-quiet);
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+legend {
+  font-weight: 600;
+  padding: 0;
+}
+input[type='radio'] {
+  accent-color: var(--l96);
+}
+.field {
+  display: grid;
+  grid-template-columns: 1fr 76px 56px;
+  gap: 10px;
+  align-items: center;
+  border-top: 1px solid var(--l40);
+  padding-top: 8px;
+}
+.field small {
+  display: block;
+  color: var(--panel-quiet);
+  font-size: 12px;
+}
+.field input {
+  background: var(--l20);
+  color: inherit;
+  border: 1px solid var(--l60);
+  padding: 3px 6px;
+  font: inherit;
+  text-align: right;
+  width: 76px;
+}
+em {
+  font-style: normal;
+  color: var(--panel-quiet);
+}
+.actions {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+</style>

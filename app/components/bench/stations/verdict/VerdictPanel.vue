@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { addDays, format } from 'date-fns'
+import { proposeVerdict } from '~~/core/critique/verdict'
+import { EXERCISES, EXERCISE_KEYS } from '~~/core/exercise'
+import { tagOf } from '~~/core/critique/stations/table'
+
+/** The last station: what works, the verdict, the exercise, and the release. */
+const bench = useBenchStore(),
+  edits = useEditsStore()
+const { works, verdict, write, edited } = useVerdictWords()
+const exercise = ref(bench.critique.assignment?.exercise ?? null)
+const dueOn = ref(bench.critique.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
+const asking = ref(false),
+  note = ref(''),
+  answer = ref(bench.critique.answer)
+const again = computed(() => bench.critique.releasedAt !== null)
+
+/** Fills what is still empty, from what is marked and read. */
+const canPropose = computed(() => !bench.released && (!works.value.trim() || !verdict.value.trim()))
+async function propose() {
+  const judged = bench.readings.flatMap(r => {
+    const own = bench.judgementOf(r.key)
+    return own === 'dismissed' ? [] : [{ ...r, verdict: own ?? r.verdict }]
+  })
+  const set = bench.critique.assignment
+  const made = proposeVerdict({
+    works: works.value,
+    about: bench.notes.about || bench.piece.about,
+    readings: judged,
+    corrections: bench.critique.corrections,
+    exercise: set ? EXERCISES[set.exercise].title : null
+  })
+  if (!works.value.trim()) works.value = made.works
+  if (!verdict.value.trim()) verdict.value = made.verdict
+  await write()
+}
+const scoring = ref(bench.critique.score !== null)
+
+const exercises = [
+  { title: 'no exercise', value: null },
+  ...EXERCISE_KEYS.map(key => ({ title: EXERCISES[key].title, value: key }))
+]
+async function assign() {
+  if (exercise.value) await edits.assign(exercise.value, dueOn.value)
+  else if (bench.critique.assignment) await edits.unassign()
+}
+async function release() {
+  await write()
+  await edits.release(note.value)
+  asking.value = false
+}
+</script>
+
+<template>
+  <section class="verdict" aria-label="Verdict">
+    <p v-if="bench.released" class="words">
+      Released on {{ dayWords(bench.critique.releasedAt!) }}. {{ bench.piece.learner.name }} can read it.
+    </p>
+    <template v-if="bench.released">
+      <p v-if="bench.critique.amendedNote" class="quiet-text">Changed since: {{ bench.critique.amendedNote }}</p>
+      <div v-if="bench.critique.questionBack" class="back">
+        <p class="question">{{ bench.piece.learner.name }} asks: “{{ bench.critique.questionBack }}”</p>
+        <v-textarea v-model="answer" label="Your answer" maxlength="2000" class="serif" />
+        <v-btn
+          size="small"
+          :disabled="!answer.trim() || answer === bench.critique.answer"
+          @click="edits.answer(answer)"
+          >{{ bench.critique.answer ? 'Change the answer' : 'Answer' }}</v-btn
+        >
+      </div>
+      <button class="word-link" @click="edits.withdraw()">take it back to change it</button>
+    </template>
+    <button v-if="canPropose" class="word-link" @click="propose">propose words from what is marked and read</button>
+    <OwnTask
+      ><v-textarea
+        v-model="works"
+        label="What works, first"
+        :readonly="bench.released"
+        class="serif"
+        @update:model-value="edited"
+        @blur="write"
+    /></OwnTask>
+    <ol v-if="bench.critique.corrections.length" class="corrections">
+      <li v-for="c in bench.critique.corrections" :key="c.id">
+        <b>{{ tagOf(c) }}</b> {{ c.what }}
+      </li>
+    </ol>
+    <p v-else class="quiet-text">No correction is marked yet.</p>
+    <OwnTask v-if="!bench.released"
+      ><LazyRichEditor
+        v-model="verdict"
+        label="Verdict and the next step"
+        short="Verdict"
+        @update:model-value="edited"
+        @blur="write"
+    /></OwnTask>
+    <RichText v-else :words="verdict" />
+    <div class="exercise">
+      <OwnTask
+        ><v-select
+          v-model="exercise"
+          :items="exercises"
+          label="Exercise"
+          :readonly="bench.released"
+          @update:model-value="assign"
+      /></OwnTask>
+      <OwnTask
+        ><v-text-field
+          v-if="exercise"
+          v-model="dueOn"
+          type="date"
+          label="Due on"
+          :readonly="bench.released"
+          @change="assign"
+      /></OwnTask>
+    </div>
+    <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
+    <OwnTask v-if="scoring"><ScorePanel /></OwnTask>
+    <div v-if="!bench.released" class="actions">
+      <v-btn variant="flat" color="primary" @click="asking = true">Release to {{ bench.piece.learner.name }}</v-btn>
+      <NuxtLink :to="`/critique/${bench.piece.id}`" class="preview"
+        >see it as {{ bench.piece.learner.name.split(' ')[0] }} will</NuxtLink
+      >
+    </div>
+    <OwnTask
+      ><TakeAway :submission-id="bench.piece.id" :editable="!bench.released" @changed="bench.refreshCritique()"
+    /></OwnTask>
+    <v-dialog v-model="asking" aria-labelledby="release-title">
+      <v-card>
+        <div class="dialog-sheet">
+          <h2 id="release-title">Release the critique of “{{ bench.piece.title }}”?</h2>
+          <p class="words">
+            {{ bench.piece.learner.name }} will see {{ countWord(bench.critique.corrections.length) }} correction{{
+              bench.critique.corrections.length === 1 ? '' : 's'
+            }}, your words{{ bench.critique.assignment ? ', and the exercise' : '' }}. You can take it back later.
+          </p>
+          <v-text-field v-if="again" v-model="note" label="What you changed, for the learner" maxlength="500" />
+          <p v-if="edits.problem" role="alert">{{ edits.problem }}</p>
+          <div class="actions">
+            <v-btn variant="flat" color="primary" @click="release">Release</v-btn>
+            <v-btn variant="text" @click="asking = false">Not yet</v-btn>
+          </div>
+        </div>
+      </v-card>
+    </v-dialog>
+  </section>
+</template>
+
+<style scoped>
+.verdict {
+  display: grid;
+  gap: 14px;
+  padding-top: 12px;
+}
+.verdict > .word-link {
+  justify-self: start;
+}
+.serif :deep(textarea) {
+  font-family: var(--serif);
+  font-size: 16px;
+  line-height: 1.4;
+}
+.corrections {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+  font-family: var(--serif);
+  font-size: 15px;
+}
+.corrections b {
+  font-family: var(--sans);
+  font-size: 12px;
+  margin-right: 4px;
+}
+.back {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+.back > .v-input {
+  width: 100%;
+}
+.exercise {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.quiet-text {
+  color: var(--panel-quiet);
+}
+.actions {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+}
+.preview {
+  font-size: 13px;
+}
+</style>
