@@ -6,6 +6,7 @@ import { readFile } from 'node:fs/promises'
 import { z } from 'zod'
 import { nothingKnown } from '../core/critique/piece/known'
 import { measurePiece } from '../core/critique/piece/measure'
+import { asShown } from '../core/critique/first'
 import { readingsOfPiece } from '../core/critique/stations/readings'
 import { DEFAULT_STANDARDS } from '../core/critique/standards'
 import { measurePicture } from '../core/measure/picture'
@@ -120,7 +121,13 @@ await command(async () => {
       return {
         file,
         ...reportSchema.parse(measures.report),
-        readings: readings.map(({ id, station, verdict, sentence }) => ({ id, station, verdict, sentence }))
+        readings: asShown(readings).map(({ id, station, verdict, sentence, first }) => ({
+          id,
+          station,
+          verdict,
+          sentence,
+          ...(first ? { first: true } : {})
+        }))
       }
     } catch (error) {
       const { code, message } = error as NodeJS.ErrnoException

@@ -36,6 +36,8 @@ export const notesSchema = z.object({
   pairs: z.array(pairSchema).max(24).default([]),
   /** A place of the sky, the wall or whatever else the shadows should carry. */
   surroundings: pointSchema.nullable().default(null),
+  /** A margin is counted with the picture. */
+  wholeFile: z.boolean().default(false),
   /** The route the eye should take, stop by stop. */
   stops: z.array(areaSchema).max(12).default([])
 })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { DEFAULT_STANDARDS, type HouseStandards } from '../core/critique/standards'
 import type { PieceReading } from '../core/critique/stations/piece'
 import { UNITS } from '../core/critique/unit'
 import type { LensRequest } from '../core/lens/lens'
@@ -8,6 +9,8 @@ import { exerciseKeySchema } from './exercise'
 import { sectorSchemeSchema, wheelSchema } from './scheme'
 import { stationSchema } from './station'
 import { targetSchema } from './target'
+
+const houseNameSchema = z.enum(Object.keys(DEFAULT_STANDARDS) as [keyof HouseStandards, ...(keyof HouseStandards)[]])
 
 const lensSchema = contractOf<LensRequest>()(
   z.union([
@@ -51,7 +54,8 @@ export const readingSchema = contractOf<PieceReading>()(
         standard: z.number(),
         low: z.number(),
         high: z.number(),
-        label: z.string()
+        label: z.string(),
+        house: houseNameSchema.optional()
       })
       .optional(),
     evidence: lensSchema.optional(),
@@ -61,6 +65,9 @@ export const readingSchema = contractOf<PieceReading>()(
       .optional(),
     silhouette: z.literal(true).optional(),
     trains: z.array(exerciseKeySchema).readonly(),
+    weight: z.number().optional(),
+    first: z.object({ rank: z.int().min(1).max(3), because: z.string() }).optional(),
+    doubts: z.array(z.string()).readonly().optional(),
     correction: z.object({ what: z.string(), todo: z.string(), target: targetSchema.nullable() }).optional()
   })
 )

@@ -1,6 +1,7 @@
 /** The one schema of the report, shared by server, client and command line. */
 import { z } from 'zod'
 import type { Report } from '../core/measure/report'
+import { areaSchema } from './area'
 import { contractOf } from './contract'
 import { schemeNameSchema, stepSchema, wheelSchema } from './scheme'
 
@@ -12,6 +13,10 @@ export const temperature = z.number().min(-100).max(100)
 export const notMeasurableSchema = z.object({ kind: z.literal('not-measurable'), reason: z.string().min(1) })
 export const measured = <T extends z.ZodType>(schema: T) => z.union([schema, notMeasurableSchema])
 
+const ratio = z.number().min(0)
+const fraction = z.number().min(0).max(1)
+const spotSchema = z.object({ x: fraction, y: fraction, share })
+
 export const valueSchema = z.object({
   darkest: value,
   lightest: value,
@@ -21,6 +26,7 @@ export const valueSchema = z.object({
   thirds: z.object({ dark: share, middle: share, light: share }),
   groups: measured(z.array(z.object({ value, share })).min(2).max(6)),
   nearBlack: share,
+  flatBlack: z.object({ share, patches: z.array(spotSchema) }),
   nearWhite: share,
   verdict: z.enum(['full', 'moderate', 'narrow'])
 })
@@ -30,6 +36,7 @@ const harmonySchema = z.object({
     z.array(
       z.object({
         step: stepSchema,
+        named: z.string(),
         position: degrees,
         weight: share,
         area: share,
@@ -59,7 +66,7 @@ const harmonySchema = z.object({
     )
   ),
   offScheme: measured(share),
-  proportion: measured(z.object({ shares: z.array(share), evenness: share })),
+  proportion: measured(z.object({ shares: z.array(share), evenness: share, lead: ratio })),
   saturation: z.object({ median: share, p95: share, vivid: share, muted: share }),
   palette: z
     .array(
@@ -76,16 +83,22 @@ const harmonySchema = z.object({
     .max(8)
 })
 
-const ratio = z.number().min(0)
-const fraction = z.number().min(0).max(1)
 const causesSchema = z.object({ value: share, chroma: share, hue: share, detail: share, orientation: share })
-const peakSchema = z.object({ x: fraction, y: fraction, strength: share, causes: causesSchema })
-const spotSchema = z.object({ x: fraction, y: fraction, share })
+const extentSchema = z.object({ x: fraction, y: fraction, w: fraction, h: fraction })
+const peakSchema = z.object({
+  x: fraction,
+  y: fraction,
+  strength: share,
+  causes: causesSchema,
+  named: z.string(),
+  extent: extentSchema,
+  known: z.string().optional()
+})
 
 const focusSchema = z.object({
   peaks: measured(z.array(peakSchema).min(1).max(5)),
   whites: z.array(spotSchema),
-  vivid: z.array(spotSchema),
+  vivid: z.array(spotSchema.extend({ named: z.string() })),
   // With an area given, also:
   share: share.optional(),
   lift: ratio.optional(),
@@ -93,6 +106,7 @@ const focusSchema = z.object({
   contrast: value.optional(),
   elsewhere: measured(value).optional(),
   ratio: measured(ratio).optional(),
+  standing: measured(share).optional(),
   saturationRatio: measured(ratio).optional(),
   competitors: z.array(peakSchema).optional()
 })
@@ -109,10 +123,16 @@ const temperatureSchema = z.object({
 })
 
 const profileSchema = z.object({ focus: measured(share), near: measured(share), rest: measured(share) })
-const edgesSchema = z.object({ lineDependence: measured(share), sharpness: profileSchema, detail: profileSchema })
+const edgesSchema = z.object({
+  lineDependence: measured(share),
+  thinLights: measured(share),
+  sharpness: profileSchema,
+  detail: profileSchema
+})
 
 const compositionSchema = z.object({
   symmetry: measured(z.number().min(-1.001).max(1.001)),
+  symmetryAcross: measured(z.number().min(-1.001).max(1.001)),
   horizon: measured(fraction),
   balance: measured(z.object({ x: fraction, y: fraction }))
 })
@@ -159,7 +179,8 @@ export const reportSchema = contractOf<Report>()(
       sourceHeight: z.int().positive(),
       width: z.int().positive(),
       height: z.int().positive(),
-      transparent: share
+      transparent: share,
+      inside: areaSchema.optional()
     }),
     wheel: wheelSchema,
     value: measured(valueSchema),

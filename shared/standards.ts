@@ -5,6 +5,9 @@ import { wheelSchema } from './scheme'
 const share = z.number().min(0, 'A share is at least 0 %.').max(1, 'A share is at most 100 %.')
 const steps = z.number().min(0, 'At least 0.').max(100, 'At most 100.')
 
+/** How often each reading was set aside in a class, by its id. */
+export const setAsideSchema = z.record(z.string(), z.int().min(0))
+
 /** A class's house standards: thresholds and schools. */
 export const standardsSchema = z.object({
   wheel: wheelSchema,
@@ -16,7 +19,7 @@ export const standardsSchema = z.object({
     .refine(r => r.full > r.moderate, 'A full range must be wider than a moderate one.'),
   nearBlack: share,
   merge: z.object({ value: steps, deltaE: steps }),
-  evenness: share,
+  lead: z.number().min(1, 'A ratio of at least 1.').max(10, 'At most 10 times.'),
   vivid: share,
   dull: z.number().min(0).max(0.3),
   lightMinusDark: steps,

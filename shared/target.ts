@@ -10,6 +10,7 @@ export const targetSchema = z.union([
   z.object({ measure: z.literal('near-black'), atMost: shareBound }),
   z.object({ measure: z.literal('coverage'), scheme: sectorSchemeSchema, atLeast: shareBound }),
   z.object({ measure: z.literal('evenness'), atMost: shareBound }),
+  z.object({ measure: z.literal('lead'), atLeast: z.number().min(1).max(10) }),
   z.object({ measure: z.literal('focus-rank'), atMost: z.int().min(1).max(5) }),
   z.object({ measure: z.literal('temperature'), atMost: temperatureBound }),
   z.object({ measure: z.literal('temperature'), atLeast: temperatureBound }),

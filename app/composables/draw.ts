@@ -4,6 +4,12 @@ import type { Area } from '~~/core/picture/area'
 import { FOCUS_NAME } from '~~/shared/critique'
 import type { AreaTool, MarkTool } from '~/stores/pencil'
 
+/** Faces and figures draw the eye before anything measured: the critic says where one is. */
+export async function drawNamed(name: string): Promise<void> {
+  const area = await usePencilStore().drawArea('lasso')
+  if (area) await useEditsStore().addArea(name, area)
+}
+
 /** A newly drawn area depends on the station: at Focus, where the eye should go; elsewhere, an area to be named. */
 export async function drawFor(tool: AreaTool): Promise<void> {
   const bench = useBenchStore(),

@@ -59,11 +59,11 @@ export const STANDARD_FIELDS: readonly StandardField[] = [
     part: 'deltaE'
   }),
   field({
-    name: 'evenness',
-    title: 'Equal amounts',
-    meaning: 'More even than this, no colour leads.',
-    unit: '%',
-    times: 100
+    name: 'lead',
+    title: 'One colour leads',
+    meaning: 'From this many times the area of the next on; under it no colour leads.',
+    unit: 'times',
+    step: 0.1
   }),
   field({
     name: 'vivid',

@@ -1,5 +1,6 @@
 /** The piece on the bench: what it is, its critique, the station, and every sentence of it. */
 import { nothingKnown, type PieceKnown } from '~~/core/critique/piece/known'
+import { firstOf } from '~~/core/critique/first'
 import type { PieceMeasures } from '~~/core/critique/piece/measure'
 import { DEFAULT_STANDARDS } from '~~/core/critique/standards'
 import type { PieceReading } from '~~/core/critique/stations/piece'
@@ -39,7 +40,7 @@ export const useBenchStore = defineStore('bench', () => {
   /** What is known of the piece beside its pixels. */
   const known = computed<PieceKnown>(() => {
     if (!opened.value) return nothingKnown(DEFAULT_STANDARDS.wheel)
-    const { pairs, surroundings, stops, firstEye } = notes.value,
+    const { pairs, surroundings, stops, firstEye, wholeFile } = notes.value,
       { areas } = critique.value
     return {
       wheel: ownWheel.value ?? standards.value.wheel,
@@ -48,15 +49,31 @@ export const useBenchStore = defineStore('bench', () => {
       surroundings,
       stops,
       firstEye,
+      wholeFile,
+      question: piece.value.question,
+      about: notes.value.about || piece.value.about,
+      stage: piece.value.stage,
       focus: areas.find(a => a.name === FOCUS_NAME)?.area ?? null,
       areas: areas.filter(a => a.name !== FOCUS_NAME)
     }
   })
   /** Every sentence of the piece: as measured here, or as the server has them; a released critique keeps its own. */
-  const readings = computed<readonly PieceReading[]>(() => {
+  const measured = computed<readonly PieceReading[]>(() => {
     if (!opened.value) return []
     if (!measures.value || released.value) return critique.value.readings
     return readingsOfPiece(measures.value, known.value, standards.value)
+  })
+  /** The same, with what is said first chosen by the critic's own verdicts, and nothing that was set aside. */
+  const readings = computed<readonly PieceReading[]>(() => {
+    if (released.value || !opened.value) return measured.value
+    const firsts = firstOf(
+      measured.value.flatMap(r => {
+        const own = judgementOf(r.key)
+        return own === 'dismissed' ? [] : [{ ...r, verdict: own ?? r.verdict }]
+      }),
+      known.value
+    )
+    return measured.value.map(({ first: _, ...r }) => (firsts.has(r.key) ? { ...r, first: firsts.get(r.key) } : r))
   })
   /** The area the piece is about, by its name. */
   const focusArea = computed(() => critique.value.areas.find(a => a.name === FOCUS_NAME) ?? null)

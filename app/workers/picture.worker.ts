@@ -8,7 +8,7 @@ import { attentionOf } from '~~/core/measure/attention/attention'
 import { pullsOf } from '~~/core/measure/focus'
 import { readFramings } from '~~/core/measure/framing'
 import { hueHistogram, type HueHistogram } from '~~/core/measure/hues'
-import { chromaticBlacks, nearBlackPatches, nearWhitePatches } from '~~/core/measure/patches'
+import { chromaticBlacks, flatBlackPatches, nearWhitePatches } from '~~/core/measure/patches'
 import { scatterOf } from '~~/core/measure/scatter'
 import { fitAt, reportFit } from '~~/core/measure/scheme'
 import { meanOf, RING_SHARE } from '~~/core/measure/separation'
@@ -102,7 +102,7 @@ const worker: PictureWorker = {
   },
 
   patches: async darksTemperature => ({
-    black: nearBlackPatches(picture().planes).map(patch => ({
+    black: flatBlackPatches(picture().planes).map(patch => ({
       ...patch,
       blacks: chromaticBlacks(patch.value, darksTemperature)
     })),

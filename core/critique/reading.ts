@@ -1,9 +1,10 @@
 /** A reading: one plain sentence about the picture, its figure, its evidence, and what trains it. */
 import type { LensRequest } from '../lens/lens'
 import type { ExerciseKey } from '../exercise/shelf'
+import type { HouseStandards } from './standards'
+import type { Station } from './stations/station'
 import type { Target } from './target'
 import type { Unit } from './unit'
-import type { Station } from './stations/station'
 
 export type ReadingVerdict = 'works' | 'look' | 'fix'
 
@@ -16,6 +17,8 @@ export interface Figure {
   readonly high: number
   /** What the bar shows, in words: read out instead of the picture of it. */
   readonly label: string
+  /** The house standard that the bound comes from; without one the bound is the reading's own. */
+  readonly house?: keyof HouseStandards
 }
 
 export interface Reading {
@@ -35,4 +38,6 @@ export interface Reading {
   readonly trains: readonly ExerciseKey[]
   /** What "mark it" starts a correction with. */
   readonly correction?: { readonly what: string; readonly todo: string; readonly target: Target | null }
+  /** How much a fault takes from the picture by its own measure: 0 hardly anything – 1 as much as there is of it. */
+  readonly weight?: number
 }

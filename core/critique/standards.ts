@@ -23,8 +23,8 @@ export interface HouseStandards {
   readonly nearBlack: number
   /** An area merges when it is under both. */
   readonly merge: { readonly value: number; readonly deltaE: number }
-  /** Evenness over which no colour leads. */
-  readonly evenness: number
+  /** How many times the area of the next a colour covers that leads. */
+  readonly lead: number
   /** Share of vivid pixels over which everything shouts. */
   readonly vivid: number
   /** 95th percentile of chroma under which a picture is called dull. */
@@ -51,12 +51,12 @@ export const DEFAULT_STANDARDS: HouseStandards = {
   range: RANGE_STANDARD,
   nearBlack: 0.02,
   merge: MERGE_STANDARD,
-  evenness: 0.9,
+  lead: 1.5,
   vivid: 0.5,
   dull: 0.09,
   lightMinusDark: 8,
   leavesLight: LIGHT_STANDARD.leaves,
-  lineDependence: 0.12,
+  lineDependence: 0.25,
   cutout: CUTOUT_RATIO,
   symmetry: 0.8,
   horizon: { low: 0.45, high: 0.55 }

@@ -19,6 +19,7 @@ export type Target =
   | { readonly measure: 'near-black'; readonly atMost: number }
   | { readonly measure: 'coverage'; readonly scheme: SectorScheme; readonly atLeast: number }
   | { readonly measure: 'evenness'; readonly atMost: number }
+  | { readonly measure: 'lead'; readonly atLeast: number }
   | { readonly measure: 'focus-rank'; readonly atMost: number }
   | { readonly measure: 'temperature'; readonly atMost: number }
   | { readonly measure: 'temperature'; readonly atLeast: number }
@@ -30,6 +31,7 @@ const UNIT: Readonly<Record<Target['measure'], Unit>> = {
   'near-black': 'share',
   coverage: 'share',
   evenness: 'share',
+  lead: 'times',
   'focus-rank': 'rank',
   temperature: 'temperature',
   'line-dependence': 'share'
@@ -59,7 +61,7 @@ export function checkTarget(
     case 'range':
       return isMeasured(report.value) ? atLeast(report.value.range, target.atLeast) : null
     case 'near-black':
-      return isMeasured(report.value) ? atMost(report.value.nearBlack, target.atMost) : null
+      return isMeasured(report.value) ? atMost(report.value.flatBlack.share, target.atMost) : null
     case 'coverage': {
       const fit = fitTo(target.scheme, null, hues)
       return fit ? atLeast(fit.coverage, target.atLeast) : null
@@ -70,9 +72,15 @@ export function checkTarget(
         ? atMost(harmony.proportion.evenness, target.atMost)
         : null
     }
+    case 'lead': {
+      const harmony = report.harmony
+      return isMeasured(harmony) && isMeasured(harmony.proportion)
+        ? atLeast(harmony.proportion.lead, target.atLeast)
+        : null
+    }
     case 'focus-rank': {
       if (!area) return null
-      const focus = measureFocus(planes, area)
+      const focus = measureFocus(planes, { area })
       // A focal area that no peak reaches ranks behind all that there are.
       return isMeasured(focus) && focus.rank !== undefined
         ? atMost(isMeasured(focus.rank) ? focus.rank : MOST_PEAKS + 1, target.atMost)
@@ -112,6 +120,8 @@ export function describeTarget(target: Target): string {
       return `at least ${wholePercent(target.atLeast)} of the colour within ${SCHEME_WORDS[target.scheme]}`
     case 'evenness':
       return 'one colour clearly leading'
+    case 'lead':
+      return `one colour leading with ${target.atLeast} times the area of the next`
     case 'focus-rank':
       return target.atMost === 1 ? 'the eye going here first' : `one of the eye's first ${target.atMost} stops here`
     case 'temperature':

@@ -2,6 +2,7 @@
  * A verdict proposed, from what is already there: what the critic wrote, the readings, the marks.
  * It invents nothing: every sentence stands in a reading or a correction, or names one.
  */
+import { praiseOf } from './first'
 import type { Reading } from './reading'
 import { count } from './words'
 
@@ -27,31 +28,7 @@ export interface ProposedVerdict {
 const IN_FRONT = 3
 const PRAISES = 2
 
-/** Praise that says something of this picture comes before praise that could be said of any. */
-const PRAISE_ORDER = [
-  'focus.intended',
-  'value.range',
-  'temperature.light',
-  'harmony.scheme',
-  'focus.contrast',
-  'harmony.proportion',
-  'edges.falloff',
-  'value.thumbnail',
-  'harmony.declared',
-  'value.black'
-]
-
-function praise(readings: readonly Reading[]): string[] {
-  const rank = (r: Reading): number => {
-    const at = PRAISE_ORDER.indexOf(r.id)
-    return at < 0 ? PRAISE_ORDER.length : at
-  }
-  return readings
-    .filter(r => r.verdict === 'works' && PRAISE_ORDER.includes(r.id))
-    .sort((p, q) => rank(p) - rank(q))
-    .slice(0, PRAISES)
-    .map(r => r.sentence)
-}
+const praise = (readings: readonly Reading[]): string[] => praiseOf(readings, PRAISES).map(r => r.sentence)
 
 const sentence = (text: string): string => {
   const trimmed = text.trim()

@@ -17,3 +17,18 @@ export function list(items: readonly string[]): string {
 
 /** Step names as spoken: "yellow-orange" needs no change, "spring-green" loses its hyphen. */
 export const stepWords = (step: string): string => step.replace('spring-green', 'spring green')
+
+/** Shares as whole percents that add to 100, by largest remainder; those under half a percent are left out. */
+export function sharesOf(shares: readonly number[]): string[] {
+  const seen = shares.filter(s => s >= 0.005),
+    total = seen.reduce((p, q) => p + q, 0),
+    exact = seen.map(s => (100 * s) / total)
+  const whole = exact.map(Math.floor)
+  const byRemainder = exact.map((e, i) => [e - whole[i], i] as const).sort((p, q) => q[0] - p[0])
+  const short = 100 - whole.reduce((p, q) => p + q, 0)
+  for (const [, i] of byRemainder.slice(0, short)) whole[i]++
+  return whole.filter(n => n > 0).map(n => `${n}\u00a0%`)
+}
+
+/** Whether a name speaks of several: "the trees". */
+export const isPlural = (name: string): boolean => /[^su]s$/i.test(name.trim())

@@ -2,7 +2,8 @@
 import { hueHistogram } from '../measure/hues'
 import { splitFamilies } from '../measure/families'
 import { insideScheme } from '../measure/scheme'
-import { NEAR_BLACK, NEAR_WHITE } from '../measure/value'
+import { flatBlackMask } from '../measure/flat-black'
+import { NEAR_WHITE } from '../measure/value'
 import { fitToGamut } from '../colour/gamut'
 import { convertLinearToByte } from '../colour/srgb'
 import type { Planes } from '../picture/planes'
@@ -13,17 +14,17 @@ import { anchorAt } from '../wheel/wheel'
 import type { Seen } from './seen'
 import { ALPHA, SUNK_WORDS, WORDS_PER_VALUE } from './tones'
 
-export function nearBlackLens({ data }: Raster, { value, chroma }: Planes, out: Uint8ClampedArray): void {
+export function flatBlackLens({ data }: Raster, planes: Planes, out: Uint8ClampedArray): void {
   const from = wordsOf(data),
     to = wordsOf(out),
+    flat = flatBlackMask(planes),
+    { value } = planes,
     sunk = SUNK_WORDS,
     alpha = ALPHA,
-    steps = WORDS_PER_VALUE,
-    bound = NEAR_BLACK
+    steps = WORDS_PER_VALUE
   for (let i = 0; i < to.length; i++) {
-    const word = from[i],
-      v = value[i]
-    to[i] = v < bound.value && chroma[i] < bound.chroma ? word : sunk[(v * steps + 0.5) | 0] | (word & alpha)
+    const word = from[i]
+    to[i] = flat[i] ? word : sunk[(value[i] * steps + 0.5) | 0] | (word & alpha)
   }
 }
 

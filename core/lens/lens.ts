@@ -4,7 +4,7 @@
  */
 import { SQUINT_SHARE, blurRaster } from './squint'
 import { attentionLens, detailLens, edgesLens } from './maps'
-import { familiesLens, nearBlackLens, nearWhiteLens, offSchemeLens } from './evidence'
+import { familiesLens, flatBlackLens, nearWhiteLens, offSchemeLens } from './evidence'
 import { greyLens, groupsLens, mirrorLens, temperatureLens, twoValuesLens } from './pointwise'
 import type { GreyName } from '../measure/greys'
 import { diagonalOf } from '../picture/raster'
@@ -64,7 +64,7 @@ export function renderLens(request: LensRequest, seen: Seen): void {
       temperatureLens(true, seen)
       return
     case 'near-black':
-      nearBlackLens(raster, planes, out)
+      flatBlackLens(raster, planes, out)
       return
     case 'near-white':
       nearWhiteLens(raster, planes, out)

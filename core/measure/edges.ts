@@ -16,6 +16,10 @@ const LINE_RADIUS = 3
 const EDGE_GRADIENT = 4
 /** House default: a figure this many times sharper or busier than its surroundings looks pasted on. */
 export const CUTOUT_RATIO = 2.5
+/** An edge counts from a step of 12 L* on, a deviation of half that: fainter ones are texture, whose sharpness nobody judges. */
+const LEAST_DEVIATION = 6
+/** Pixels beside what is not measured that are left out with it. */
+const RIM = 3
 /** The neighbourhood of a focal area, as a share of the diagonal. */
 const NEAR_SHARE = 0.1
 
@@ -38,6 +42,8 @@ export interface EdgeMaps {
   readonly sharpness: Float32Array
   /** Share of edge pixels nearby, 0–1, at half the raster's size. */
   readonly detail: Plane
+  /** Standard deviation of L* nearby, at half the raster's size: half the step of an edge that is there. */
+  readonly contrast: Plane
 }
 
 /** Local standard deviation of value in a box of spread σ, at half size, where local means are smooth enough: √(E[L²] − E[L]²). */
@@ -83,20 +89,21 @@ function makeEdgeMaps(planes: Planes): EdgeMaps {
   const detail = detailOf(gradient, { planes, edge: EDGE_GRADIENT / Math.max(scale, 1 / 16), sigma })
   const contrast = localContrast(planes, sigma)
   // Two L* in the divisor keep the texture of a flat wall from counting as sharp. The gradient's plane becomes the map.
-  for (let i = 0; i < contrast.data.length; i++) contrast.data[i] = 1 / (contrast.data[i] + 2)
+  const perContrast = contrast.data.map(c => 1 / (c + 2))
   for (let y = 0, i = 0; y < height; y++) {
     const row = (y >> 1) * contrast.width
     for (let x = 0; x < width; x++, i++) {
-      const sharp = gradient[i] * contrast.data[row + (x >> 1)]
+      const sharp = gradient[i] * perContrast[row + (x >> 1)]
       gradient[i] = sharp > 1 ? 1 : sharp
     }
   }
-  return { sharpness: gradient, detail }
+  return { sharpness: gradient, detail, contrast }
 }
 
 /** Edge-weighted mean sharpness and mean detail over an area. */
 interface Profile {
-  readonly sharpness: number
+  /** Null where no edge counts. */
+  readonly sharpness: number | null
   readonly detail: number
 }
 
@@ -112,8 +119,8 @@ function profileOver(spans: Spans, maps: EdgeMaps, mask: Uint8Array): Profile | 
     for (let s = 0; s < row.length; s += 2) {
       for (let x = row[s]; x < row[s + 1]; x++) {
         if (!mask[base + x]) continue
-        const edge = maps.sharpness[base + x]
         n++
+        const edge = maps.contrast.data[half + (x >> 1)] < LEAST_DEVIATION ? 0 : maps.sharpness[base + x]
         busy += maps.detail.data[half + (x >> 1)]
         weight += edge
         sharp += edge * edge
@@ -121,28 +128,39 @@ function profileOver(spans: Spans, maps: EdgeMaps, mask: Uint8Array): Profile | 
     }
   }
   // Weighted by itself: how sharp the edges are that are there, not how many.
-  return n === 0 ? null : { sharpness: weight > 0 ? sharp / weight : 0, detail: busy / n }
+  return n === 0 ? null : { sharpness: weight > 0 ? sharp / weight : null, detail: busy / n }
 }
 
+/** Under this share of the contrast there is no drawing to tell from texture. */
+const LEAST_LINES = 0.1
 /** Steps of L* that lines are closed in: a line is seen from whole steps on. */
 const LINE_STEPS = GRID_MOST / 100
 
-/**
- * Share of the picture's contrast carried by thin dark lines: what closing the values adds, over their
- * mean deviation from the median. Null without contrast.
- */
-export function lineDependenceOf({ value, values, width, height, mask, count }: Planes): number | null {
+/** What thin lines hold of a picture's contrast, 0–1. */
+export interface Lines {
+  /** Thin darks: what closing the values adds, over their mean deviation from the median. */
+  readonly dark: number
+  /** Thin lights, in the same way. Grain and leaves have as much of the one as of the other; drawing has not. */
+  readonly light: number
+}
+
+/** Null without contrast. */
+export function linesOf({ value, values, width, height, mask, count }: Planes): Lines | null {
   const contrast = meanDeviation(values, percentile(values, 0.5)) * count
   if (contrast / Math.max(1, count) < 0.02) return null
   const radius = Math.max(1, Math.round((LINE_RADIUS * Math.max(width, height)) / WORKING_EDGE))
-  const grid = createGrid(width, height, radius),
-    { bytes, stride } = grid
-  const steps = LINE_STEPS
-  for (let y = 0, i = 0; y < height; y++) {
-    for (let at = (y + radius) * stride + radius, end = at + width; at < end; at++, i++)
-      bytes[at] = value[i] * steps + 0.5
+  const share = (of: (steps: number) => number): number => {
+    const grid = createGrid(width, height, radius),
+      { bytes, stride } = grid
+    for (let y = 0, i = 0; y < height; y++) {
+      for (let at = (y + radius) * stride + radius, end = at + width; at < end; at++, i++)
+        bytes[at] = of(value[i] * LINE_STEPS + 0.5)
+    }
+    return Math.min(1, filledBy(grid, count === mask.length ? null : mask) / LINE_STEPS / contrast)
   }
-  return Math.min(1, filledBy(grid, count === mask.length ? null : mask) / LINE_STEPS / contrast)
+  const dark = share(steps => steps)
+  // Where there are no thin darks to speak of nobody asks for the lights.
+  return { dark, light: dark < LEAST_LINES ? 0 : share(steps => GRID_MOST - steps) }
 }
 
 /** Sum of what closing adds to a grid, over the measured pixels. */
@@ -171,26 +189,45 @@ export function measureEdges(
   const whole = spansOf({ kind: 'rectangle', x: 0, y: 0, w: 1, h: 1 }, planes)
   const inside = focus && spansOf(focus, planes)
   const near = inside && ringOf(inside, NEAR_SHARE * diagonalOf(planes))
-  const mask = planes.mask.slice()
+  const measured = planes.count === planes.mask.length ? planes.mask : withinRim(planes)
+  const mask = measured.slice()
   for (const part of [inside, near]) if (part) clear(part, mask)
   const parts = {
-    focus: inside && profileOver(inside, maps, planes.mask),
-    near: near && profileOver(near, maps, planes.mask),
+    focus: inside && profileOver(inside, maps, measured),
+    near: near && profileOver(near, maps, measured),
     rest: profileOver(whole, maps, mask)
   }
   const profile = (of: keyof Profile): EdgeProfile => {
-    const part = (name: keyof typeof parts): Measured<number> =>
-      parts[name]
-        ? round3(parts[name][of])
-        : notMeasurable(name === 'rest' ? 'nothing lies outside the focal area' : NO_FOCUS)
+    const part = (name: keyof typeof parts): Measured<number> => {
+      if (!parts[name]) return notMeasurable(name === 'rest' ? 'nothing lies outside the focal area' : NO_FOCUS)
+      const figure = parts[name][of]
+      return figure === null ? notMeasurable('no edge there is strong enough to be judged') : round3(figure)
+    }
     return { focus: part('focus'), near: part('near'), rest: part('rest') }
   }
-  const lines = lineDependenceOf(planes)
+  const lines = linesOf(planes)
   return {
-    lineDependence: lines === null ? notMeasurable(FLAT) : round3(lines),
+    lineDependence: lines === null ? notMeasurable(FLAT) : round3(lines.dark),
+    thinLights: lines === null ? notMeasurable(FLAT) : round3(lines.light),
     sharpness: profile('sharpness'),
     detail: profile('detail')
   }
+}
+
+/** What is measured without the pixels beside what is not: where a picture is cut off, that is no edge of its. */
+function withinRim({ mask, width, height }: Planes): Uint8Array {
+  const inner = mask.slice()
+  for (let y = 0, i = 0; y < height; y++) {
+    for (let x = 0; x < width; x++, i++) {
+      if (mask[i] === 0) continue
+      const left = x >= RIM ? mask[i - RIM] : 1,
+        right = x < width - RIM ? mask[i + RIM] : 1,
+        up = y >= RIM ? mask[i - RIM * width] : 1,
+        down = y < height - RIM ? mask[i + RIM * width] : 1
+      inner[i] = left & right & up & down
+    }
+  }
+  return inner
 }
 
 function clear({ width, top, rows }: Spans, mask: Uint8Array): void {
@@ -212,7 +249,9 @@ export function cutOutOf(area: Area, planes: Planes, maps: EdgeMaps): CutOut | n
   const around = profileOver(ringOf(spans, NEAR_SHARE * diagonalOf(planes)), maps, planes.mask)
   if (!figure || !around) return null
   const ratio = (p: number, q: number): number => p / Math.max(q, 0.01)
-  const sharpness = ratio(figure.sharpness, around.sharpness),
+  // Beside a ground without edges only how busy the figure is can be compared.
+  const sharpness =
+      figure.sharpness === null || around.sharpness === null ? 0 : ratio(figure.sharpness, around.sharpness),
     detail = ratio(figure.detail, around.detail)
   return { sharpness, detail, pasted: sharpness > CUTOUT_RATIO || detail > CUTOUT_RATIO }
 }

@@ -2,6 +2,7 @@
  * Colour families: the peaks of the hue histogram on the wheel, smoothed by a circular Gaussian of
  * σ = 8°, each reaching to the valleys around it.
  */
+import { nameOf } from '../colour/names'
 import { round1, round3, roundAngle } from '../numeric/round'
 import { percentile, type Distribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
@@ -69,41 +70,53 @@ export function measureFamilies(planes: Planes, hues: HueHistogram, wheel: Wheel
     weights[familyOfBin[bin]] += hues.weight[bin]
     pixels[familyOfBin[bin]] += hues.pixels[bin]
   }
-  const values = valuesByFamily({ planes, hues, familyOfBin, count: peaks.length })
+  const colours = coloursOf(planes, hues, { familyOfBin, count: peaks.length })
   return peaks
     .map((position, index): Family => ({
       step: stepAt(wheel, position),
+      named: colours[index].named,
       position: roundAngle(position),
       weight: round3(weights[index] / hues.totalWeight),
       area: round3(pixels[index] / planes.count),
       chroma: round3(weights[index] / pixels[index]),
-      darkest: round1(percentile(values[index], 0.01)),
-      lightest: round1(percentile(values[index], 0.99))
+      darkest: round1(percentile(colours[index].values, 0.01)),
+      lightest: round1(percentile(colours[index].values, 0.99))
     }))
     .filter((_, index) => weights[index] >= LEAST_WEIGHT * hues.totalWeight)
     .sort((p, q) => q.weight - p.weight)
 }
 
-/** The value distribution of each family, in one pass over the picture. */
-function valuesByFamily({
-  planes: { value },
-  hues: { bins },
-  familyOfBin,
-  count
-}: {
-  readonly planes: Planes
-  readonly hues: HueHistogram
-  readonly familyOfBin: Int16Array
-  readonly count: number
-}): Distribution[] {
+interface FamilyColour {
+  readonly values: Distribution
+  readonly named: string
+}
+
+/** The value distribution of each family and the name of its mean colour, in one pass over the picture. */
+function coloursOf(
+  { value, a, b }: Planes,
+  { bins }: HueHistogram,
+  { familyOfBin, count }: { readonly familyOfBin: Int16Array; readonly count: number }
+): FamilyColour[] {
   const steps = 1001,
     counts = Array.from({ length: count }, () => new Uint32Array(steps)),
-    totals = new Float64Array(count)
+    sums = new Float64Array(4 * count)
   for (let i = 0; i < bins.length; i++) {
     if (bins[i] < 0) continue
-    const family = familyOfBin[bins[i]]
+    const family = familyOfBin[bins[i]],
+      s = 4 * family
     counts[family][(value[i] * 10 + 0.5) | 0]++
-    totals[family]++
+    sums[s] += value[i]
+    sums[s + 1] += a[i]
+    sums[s + 2] += b[i]
+    sums[s + 3]++
   }
-  return counts.map((c, index) => ({ low: 0, step: 0.1, counts: c, total: totals[index] }))
+  return counts.map((c, family) => {
+    const s = 4 * family,
+      n = sums[s + 3]
+    return {
+      values: { low: 0, step: 0.1, counts: c, total: n },
+      // A family of the histogram may hold no pixel; then it is left out for its weight.
+      named: n > 0 ? nameOf(sums[s] / n, [0, sums[s + 1] / n, sums[s + 2] / n]).said : 'grey'
+    }
+  })
 }

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../numeric/random'
 import { planesOf } from '../picture/planes'
+import type { Area } from '../picture/area'
 import { createRaster, type Raster } from '../picture/raster'
 import { fill } from '../testing/paint'
 import { ODD_KINDS, popOut } from '../testing/popout'
 import { measureFocus, readingOrder } from './focus'
 import { isMeasured, type FocusSection, type Peak } from './report'
 
-const focusOf = (raster: Raster, area: Parameters<typeof measureFocus>[1] = null): FocusSection =>
-  measureFocus(planesOf(raster), area) as FocusSection
+const focusOf = (raster: Raster, area: Area | null = null): FocusSection =>
+  measureFocus(planesOf(raster), { area }) as FocusSection
 const peaksIn = (raster: Raster): readonly Peak[] => {
   const { peaks } = focusOf(raster)
   return isMeasured(peaks) ? peaks : []
@@ -91,6 +92,8 @@ describe('focus', () => {
 
   it('follows an intended route and names the stops it skips', () => {
     const at = (x: number, y: number): Peak => ({
+      named: 'grey',
+      extent: { x, y, w: 0, h: 0 },
       x,
       y,
       strength: 1,

@@ -1,22 +1,25 @@
 /** Where the eye goes, and whether that is where it should. */
 import { round1, round3 } from '../numeric/round'
-import { listComponents } from '../picture/components'
+import { nameOf } from '../colour/names'
+import { componentsOf, type Component, type Components } from '../picture/components'
 import { areaHolds, boundsOf, ringOf, spansOf, type Area, type Spans } from '../picture/area'
 import { distributionOf, percentile, valueDistribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { diagonalOf } from '../picture/raster'
 import { NEUTRAL_CHROMA } from '../colour/oklab'
 import { attentionOf, type Attention } from './attention/attention'
-import { peaksOf } from './attention/peaks'
-import { strongestWindow } from './windows'
+import { peaksOf, type KnownThing } from './attention/peaks'
+import { windowsBeside } from './windows'
 import {
   isMeasured,
   notMeasurable,
+  type Extent,
   type FocusAreaSection,
   type FocusSection,
   type Measured,
   type Peak,
-  type Spot
+  type Spot,
+  type VividSpot
 } from './report'
 
 /** Whites: over this value, and neutral. */
@@ -26,19 +29,86 @@ const VIVID_SHARE = 0.85
 const VIVID_LEAST = 0.06
 /** Areas smaller than this share of the picture are specks. */
 const SPECK = 0.0005
-const MOST_SPOTS = 8
+const MOST_SPOTS = 12
+/** A white is an accent from this much L* over what lies around it, within this share of the diagonal. */
+const WHITE_ABOVE = 15
+const AROUND_SHARE = 0.03
 /** The rim that counts with the focal area, as a share of the diagonal. */
 export const RIM_SHARE = 0.02
 
-/** Connected areas of a mask, largest first; specks and masks made of specks alone are left out. */
-function spotsOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Spot[] {
-  if (total < SPECK * count) return []
-  return listComponents(inside, { width, height, most: MOST_SPOTS })
-    .filter(c => c.size >= SPECK * count)
-    .map(c => ({ x: round3(c.x), y: round3(c.y), share: round3(c.size / count) }))
+/** Connected areas of a mask with a label for each pixel, largest first; specks and masks made of specks alone are left out. */
+function patchesOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Components {
+  if (total < SPECK * count) return { labels: new Int32Array(0), list: [] }
+  const { labels, list } = componentsOf(inside, { width, height, most: MOST_SPOTS })
+  return { labels, list: list.filter(c => c.size >= SPECK * count) }
 }
 
-/** Connected areas of white, largest first. */
+const spotOf = ({ x, y, size }: Component, count: number): Spot => ({
+  x: round3(x),
+  y: round3(y),
+  share: round3(size / count)
+})
+
+/** What is measured reaches from here to here, fractions: the picture without a margin or a transparent border. */
+function reachOf({ mask, width, height }: Planes): Extent {
+  const rows = (from: number, by: 1 | -1): number => {
+    for (let y = from; y >= 0 && y < height; y += by)
+      if (mask.subarray(y * width, (y + 1) * width).includes(1)) return y
+    return from
+  }
+  const columns = (from: number, by: 1 | -1): number => {
+    for (let x = from; x >= 0 && x < width; x += by) for (let y = 0; y < height; y++) if (mask[y * width + x]) return x
+    return from
+  }
+  const x0 = columns(0, 1),
+    y0 = rows(0, 1)
+  return {
+    x: x0 / width,
+    y: y0 / height,
+    w: (columns(width - 1, -1) + 1 - x0) / width,
+    h: (rows(height - 1, -1) + 1 - y0) / height
+  }
+}
+
+/** A white that is cut off by the rim is not an accent: it is paper, or the picture goes on beyond it. */
+function touchesRim({ bounds }: Component, reach: Extent, { width, height }: Planes): boolean {
+  const dx = 1.5 / width,
+    dy = 1.5 / height
+  return (
+    bounds.x < reach.x + dx
+    || bounds.y < reach.y + dy
+    || bounds.x + bounds.w > reach.x + reach.w - dx
+    || bounds.y + bounds.h > reach.y + reach.h - dy
+  )
+}
+
+/** How much lighter a patch is than what lies around it, in L*. */
+function above(patch: Component, labels: Int32Array, planes: Planes): number {
+  const { value, mask, width, height } = planes,
+    around = AROUND_SHARE * diagonalOf(planes)
+  const x0 = Math.max(0, Math.floor(patch.bounds.x * width - around)),
+    x1 = Math.min(width, Math.ceil((patch.bounds.x + patch.bounds.w) * width + around)),
+    y0 = Math.max(0, Math.floor(patch.bounds.y * height - around)),
+    y1 = Math.min(height, Math.ceil((patch.bounds.y + patch.bounds.h) * height + around))
+  let own = 0,
+    other = 0,
+    n = 0,
+    m = 0
+  for (let y = y0; y < y1; y++) {
+    for (let i = y * width + x0, last = y * width + x1; i < last; i++) {
+      if (labels[i] === patch.label) {
+        own += value[i]
+        n++
+      } else if (mask[i]) {
+        other += value[i]
+        m++
+      }
+    }
+  }
+  return n > 0 && m > 0 ? own / n - other / m : 0
+}
+
+/** Whites that are seen as accents: within the picture, and lighter than what is around them. Largest first. */
 export function whitesOf(planes: Planes): Spot[] {
   const { value, chroma, mask } = planes
   const inside = new Uint8Array(mask.length)
@@ -49,12 +119,17 @@ export function whitesOf(planes: Planes): Spot[] {
       total++
     }
   }
-  return spotsOf(inside, total, planes)
+  const { labels, list } = patchesOf(inside, total, planes)
+  if (list.length === 0) return []
+  const reach = reachOf(planes)
+  return list
+    .filter(c => !touchesRim(c, reach, planes) && above(c, labels, planes) >= WHITE_ABOVE)
+    .map(c => spotOf(c, planes.count))
 }
 
-/** Connected areas of the highest chroma, largest first. */
-export function vividOf(planes: Planes): Spot[] {
-  const { chroma, mask } = planes
+/** Connected areas of the highest chroma, largest first, each with the name of its colour. */
+export function vividOf(planes: Planes): VividSpot[] {
+  const { value, a, b, chroma, mask } = planes
   const bound = Math.max(VIVID_LEAST, VIVID_SHARE * percentile(planes.chromas, 0.995))
   const inside = new Uint8Array(mask.length)
   let total = 0
@@ -64,7 +139,19 @@ export function vividOf(planes: Planes): Spot[] {
       total++
     }
   }
-  return spotsOf(inside, total, planes)
+  const { labels, list } = patchesOf(inside, total, planes)
+  const sums = new Map(list.map(c => [c.label, [0, 0, 0]]))
+  for (let i = 0; i < labels.length; i++) {
+    const sum = labels[i] ? sums.get(labels[i]) : undefined
+    if (!sum) continue
+    sum[0] += value[i]
+    sum[1] += a[i]
+    sum[2] += b[i]
+  }
+  return list.map(c => {
+    const [v, ca, cb] = sums.get(c.label)!.map(sum => sum / c.size)
+    return { ...spotOf(c, planes.count), named: nameOf(v, [0, ca, cb]).said }
+  })
 }
 
 /** Pixels of an area and its rim as 1 in a mask of the picture's size. */
@@ -107,7 +194,8 @@ function measureArea({
   const share = attentionShare(map, area)
   const rimmed = both(maskOf([spans, ringOf(spans, RIM_SHARE * diagonalOf(planes))], planes.mask.length), planes.mask)
   const contrast = contrastOver(planes, rimmed)!
-  const elsewhere = strongestWindow(planes, boundsOf(area), pixels / planes.mask.length)
+  const windows = windowsBeside(planes, boundsOf(area), pixels / planes.mask.length),
+    elsewhere = windows?.strongest ?? null
   const rank = peaks.findIndex(p => areaHolds(area, p.x, p.y))
   const chroma = (mask: Uint8Array): number | null => {
     const d = distributionOf(planes.chroma, mask, { low: 0, high: 0.4, bins: 4000 })
@@ -128,6 +216,9 @@ function measureArea({
         : elsewhere < 0.05
           ? notMeasurable('nothing outside the focal area has contrast')
           : round3(contrast / elsewhere),
+    standing: windows
+      ? round3(windows.below(contrast))
+      : notMeasurable('no window of this size fits beside the focal area'),
     saturationRatio:
       inside === null || outside === null || outside < 1e-3
         ? notMeasurable('nothing outside the focal area has colour')
@@ -172,13 +263,16 @@ export function pullsOf(
   })
 }
 
-export function measureFocus(
-  planes: Planes,
-  area: Area | null,
-  attention: Attention = attentionOf(planes)
-): Measured<FocusSection> {
+/** @property faces faces and figures that the critic marked: the eye goes there first. */
+export interface FocusOptions {
+  readonly area?: Area | null
+  readonly faces?: readonly KnownThing[]
+}
+
+export function measureFocus(planes: Planes, { area = null, faces = [] }: FocusOptions = {}): Measured<FocusSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const found = peaksOf(attention)
+  const attention = attentionOf(planes),
+    found = peaksOf(attention, faces)
   const peaks: Measured<Peak[]> =
     found.length > 0 ? found : notMeasurable('nothing stands out: the picture has no contrast')
   const given = area && measureArea({ planes, attention, peaks: found, area })

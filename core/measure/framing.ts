@@ -24,7 +24,7 @@ export function readFramings(raster: Raster): FramingRead[] {
   return [WHOLE, ...FRAMINGS].map(({ name, ...crop }) => {
     const planes = planesOf(cropOf(raster, crop))
     const value = measureValue(planes),
-      focus = measureFocus(planes, null)
+      focus = measureFocus(planes)
     return {
       name,
       crop,

@@ -10,8 +10,8 @@ import { measureFamilies } from './families'
 import { hueHistogram, type HueHistogram } from './hues'
 import { measurePalette } from './palette'
 import { proportionOf } from './proportion'
-import { notMeasurable, type HarmonySection, type Measured, type SchemeSection } from './report'
-import { holds, rankSchemes, reportFit, type Fit } from './scheme'
+import { notMeasurable, type Family, type HarmonySection, type Measured, type SchemeSection } from './report'
+import { fitAt, holds, keepsTo, rankSchemes, reportFit, type Fit } from './scheme'
 
 /** Coloured area under which a picture is achromatic; neutral area over which one accent makes a scheme of its own. */
 const ACHROMATIC_BELOW = 0.02
@@ -23,13 +23,23 @@ export const COLOUR_WEIGHT = 0.05
 export const VIVID_ABOVE = 0.15
 const MUTED_BELOW = 0.08
 
+interface Coloured {
+  readonly ranking: readonly Fit[]
+  readonly neutrals: number
+  readonly weight: Float64Array
+  readonly families: readonly Pick<Family, 'position' | 'weight'>[]
+}
+
 /** The scheme a picture keeps to, and the fit that says how. Null fit: achromatic. */
-export function nameScheme(ranking: readonly Fit[], neutrals: number): { name: SchemeName; fit: Fit | null } {
+export function nameScheme({ ranking, neutrals, weight, families }: Coloured): {
+  name: SchemeName
+  fit: Fit | null
+} {
   if (1 - neutrals < ACHROMATIC_BELOW) return { name: 'achromatic', fit: null }
   const monochrome = ranking.find(f => f.name === 'monochrome')
   if (neutrals > ACCENT_NEUTRALS && monochrome && holds(monochrome))
     return { name: 'achromatic-accent', fit: monochrome }
-  const held = ranking.find(holds)
+  const held = ranking.find(fit => keepsTo(fit, weight, families))
   return held ? { name: held.name, fit: held } : { name: 'open', fit: ranking[0] }
 }
 
@@ -57,10 +67,11 @@ export function measureHarmony({
   const chroma = planes.chromas
   const neutrals = 1 - hues.colouredPixels / planes.count
   const ranking = hues.colouredPixels > 0 ? rankSchemes(hues.weight) : []
-  const { name, fit } = nameScheme(ranking, neutrals)
+  const families = 1 - neutrals < ACHROMATIC_BELOW ? [] : measureFamilies(planes, hues, wheel)
+  const { name, fit } = nameScheme({ ranking, neutrals, weight: hues.weight, families })
   const achromatic = fit === null ? notMeasurable('the picture has too little colour') : null
-  const families = achromatic ? [] : measureFamilies(planes, hues, wheel)
-  const proportion = fit && proportionOf(fit.sectors)
+  // Amounts are seen as area: a strong colour does not take more of the picture than it covers.
+  const proportion = fit && proportionOf(fitAt(fit.name, Float64Array.from(hues.pixels), fit.rotation).sectors)
   const vivid = 1 - shareBelow(chroma, VIVID_ABOVE)
   return {
     families: achromatic ?? families,
@@ -72,7 +83,11 @@ export function measureHarmony({
     proportion:
       achromatic
       ?? (proportion
-        ? { shares: proportion.shares.map(round3), evenness: round3(proportion.evenness) }
+        ? {
+            shares: proportion.shares.map(round3),
+            evenness: round3(proportion.evenness),
+            lead: round3(proportion.lead)
+          }
         : notMeasurable('a scheme of one sector has no proportion')),
     saturation: {
       median: round3(percentile(chroma, 0.5)),

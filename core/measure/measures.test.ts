@@ -8,9 +8,9 @@ import { createRaster, type Raster } from '../picture/raster'
 import { fill, stripes } from '../testing/paint'
 import { measureComposition, silhouetteOf } from './composition'
 import { measureDepth } from './depth'
-import { cutOutOf, edgeMaps, lineDependenceOf } from './edges'
+import { cutOutOf, edgeMaps, linesOf } from './edges'
 import { greyDisagreements } from './greys'
-import { chromaticBlacks, nearBlackPatches } from './patches'
+import { chromaticBlacks, flatBlackPatches } from './patches'
 import { measureSeparation, compareMeans, meanOf } from './separation'
 import { measureTemperature } from './temperature'
 import { readThumbnail } from './thumbnail'
@@ -50,7 +50,7 @@ describe('values', () => {
   it('find flat black where it lies, and offer blacks of its value leaning as the darks do', () => {
     const raster = fill(fill(createRaster(100, 80), '#8a6a50'), '#060606', 60, 40, 30, 20)
     const planes = planesOf(raster)
-    const [patch] = nearBlackPatches(planes)
+    const [patch] = flatBlackPatches(planes)
     expect(patch).toMatchObject({ bounds: { x: 0.6, y: 0.5, w: 0.3, h: 0.25 }, share: 600 / 8000 })
     for (const temperature of [20, -20]) {
       for (const hex of chromaticBlacks(6, temperature)) {
@@ -167,9 +167,9 @@ describe('edges', () => {
   it('tell a drawing in line from forms in value', () => {
     const drawn = fill(createRaster(600, 600), '#f0f0f0')
     for (let y = 20; y < 600; y += 30) fill(drawn, '#222222', 10, y, 580, 2)
-    expect(lineDependenceOf(planesOf(drawn))).toBeGreaterThan(0.8)
-    expect(lineDependenceOf(planesOf(stripes(['#222222', '#888888', '#eeeeee'], 200, 600)))).toBeLessThan(0.02)
-    expect(lineDependenceOf(planesOf(fill(createRaster(20, 20), '#888888')))).toBeNull()
+    expect(linesOf(planesOf(drawn))!.dark).toBeGreaterThan(0.8)
+    expect(linesOf(planesOf(stripes(['#222222', '#888888', '#eeeeee'], 200, 600)))!.dark).toBeLessThan(0.02)
+    expect(linesOf(planesOf(fill(createRaster(20, 20), '#888888')))).toBeNull()
   })
 
   it('see a hard figure on a soft ground as pasted on', () => {

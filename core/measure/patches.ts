@@ -5,7 +5,8 @@ import { oklabOf } from '../colour/oklab'
 import { hexOfLinear, type Rgb } from '../colour/srgb'
 import { componentsOf, type Component } from '../picture/components'
 import type { Planes } from '../picture/planes'
-import { nearBlackMask, nearWhiteMask } from './value'
+import { flatBlackMask } from './flat-black'
+import { nearWhiteMask } from './value'
 
 export interface Patch {
   readonly x: number
@@ -33,7 +34,7 @@ function patchesOf(inside: Uint8Array, planes: Planes): Patch[] {
   }))
 }
 
-export const nearBlackPatches = (planes: Planes): Patch[] => patchesOf(nearBlackMask(planes), planes)
+export const flatBlackPatches = (planes: Planes): Patch[] => patchesOf(flatBlackMask(planes), planes)
 
 export const nearWhitePatches = (planes: Planes): Patch[] => patchesOf(nearWhiteMask(planes), planes)
 

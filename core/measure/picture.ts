@@ -9,6 +9,7 @@ import { measureEdges } from './edges'
 import { measureFocus } from './focus'
 import { measureHarmony } from './harmony'
 import { measureLight, type ShadowPair } from './light'
+import { insideMargin, planesInside } from './margin'
 import { REPORT_VERSION, type Report } from './report'
 import { measureSeparation } from './separation'
 import { measureTemperature } from './temperature'
@@ -33,21 +34,26 @@ export interface MeasureOptions {
   readonly focus?: Area | null
   readonly areas?: readonly NamedArea[]
   readonly pairs?: readonly ShadowPair[]
+  /** A margin is counted with the picture. */
+  readonly wholeFile?: boolean
 }
 
-/** @param raster the working raster (at most 1024 pixels a side). @param planes its planes, when they exist already. */
-export function measurePicture({
-  raster,
-  source,
-  options,
-  planes = planesOf(raster)
-}: {
-  raster: Raster
-  source: Source
-  options: MeasureOptions
-  planes?: Planes
-}): Report {
-  const { wheel, focus = null, areas = [], pairs = [] } = options
+interface Measuring {
+  /** The working raster: at most 1024 pixels a side. */
+  readonly raster: Raster
+  readonly source: Source
+  readonly options: MeasureOptions
+  /** Its planes, when they exist already. */
+  readonly planes?: Planes
+}
+
+/** An area of this name is a face or a figure: the eye goes there first. */
+const FACE = /\b(face|faces|head|portrait|figure|figures|person|people|man|woman|boy|girl|child)\b/i
+
+export function measurePicture({ raster, source, options, planes: whole = planesOf(raster) }: Measuring): Report {
+  const { wheel, focus = null, areas = [], pairs = [], wholeFile = false } = options
+  const inside = wholeFile ? null : insideMargin(whole),
+    planes = inside ? planesInside(whole) : whole
   return {
     version: REPORT_VERSION,
     picture: {
@@ -56,11 +62,12 @@ export function measurePicture({
       sourceHeight: source.height,
       width: raster.width,
       height: raster.height,
-      transparent: round3(1 - planes.count / planes.mask.length)
+      transparent: round3(1 - whole.count / whole.mask.length),
+      ...(inside ? { inside } : {})
     },
     wheel,
     value: measureValue(planes),
-    focus: measureFocus(planes, focus),
+    focus: measureFocus(planes, { area: focus, faces: areas.filter(({ name }) => FACE.test(name)) }),
     temperature: measureTemperature(planes),
     harmony: measureHarmony({ raster, planes, wheel }),
     edges: measureEdges(planes, focus),

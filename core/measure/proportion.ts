@@ -1,13 +1,22 @@
 /** How much of each colour: leader, assistant, accent, and Goethe's contrast of extension. */
 import { wrapDegrees } from '../numeric/angle'
 
-/** Shares normalised to 1, descending, with Shannon evenness 0–1. Null for fewer than two sectors or no weight. */
-export function proportionOf(sectors: readonly number[]): { shares: number[]; evenness: number } | null {
+/** A sector with less than this is empty. */
+const EMPTY = 0.005
+
+/**
+ * Shares normalised to 1, descending, without the empty ones; with Shannon evenness 0–1 and the first over the second.
+ * Null for fewer than two sectors with anything in them.
+ */
+export function proportionOf(sectors: readonly number[]): { shares: number[]; evenness: number; lead: number } | null {
   const total = sectors.reduce((p, q) => p + q, 0)
   if (sectors.length < 2 || total === 0) return null
-  const shares = sectors.map(s => s / total).sort((p, q) => q - p)
-  const entropy = shares.reduce((sum, s) => (s > 0 ? sum - s * Math.log(s) : sum), 0)
-  return { shares, evenness: entropy / Math.log(sectors.length) }
+  const held = sectors.filter(s => s >= EMPTY * total),
+    all = held.reduce((p, q) => p + q, 0)
+  if (held.length < 2) return null
+  const shares = held.map(s => s / all).sort((p, q) => q - p)
+  const entropy = shares.reduce((sum, s) => sum - s * Math.log(s), 0)
+  return { shares, evenness: entropy / Math.log(shares.length), lead: shares[0] / shares[1] }
 }
 
 /**

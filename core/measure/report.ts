@@ -1,10 +1,11 @@
 /** The report's shape: types only, so every layer can speak of it. */
 import type { Kind } from '../colour/kinds'
+import type { Area } from '../picture/area'
 import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'
 
 /** Version of the definitions; raised when a number could change for the same picture. */
-export const REPORT_VERSION = 3
+export const REPORT_VERSION = 4
 
 export interface NotMeasurable {
   readonly kind: 'not-measurable'
@@ -26,10 +27,18 @@ export interface PictureSection {
   readonly height: number
   /** Share of pixels left out. */
   readonly transparent: number
+  /** The picture within a margin of paper, mat or frame, as a rectangle; absent where there is none, or it is counted in. */
+  readonly inside?: Area
 }
 
 export type Key = 'low' | 'middle' | 'high'
 export type RangeVerdict = 'full' | 'moderate' | 'narrow'
+
+/** Black that is flat: in all, and patch by patch, largest first. */
+export interface FlatBlack {
+  readonly share: number
+  readonly patches: readonly Spot[]
+}
 
 export interface ValueSection {
   readonly darkest: number
@@ -40,12 +49,15 @@ export interface ValueSection {
   readonly thirds: { readonly dark: number; readonly middle: number; readonly light: number }
   readonly groups: Measured<readonly { readonly value: number; readonly share: number }[]>
   readonly nearBlack: number
+  readonly flatBlack: FlatBlack
   readonly nearWhite: number
   readonly verdict: RangeVerdict
 }
 
 export interface Family {
   readonly step: StepName
+  /** What a person calls its colour: "dark olive". */
+  readonly named: string
   readonly position: number
   readonly weight: number
   readonly area: number
@@ -88,7 +100,12 @@ export interface HarmonySection {
   readonly scheme: SchemeSection
   readonly ranking: Measured<readonly RankedScheme[]>
   readonly offScheme: Measured<number>
-  readonly proportion: Measured<{ readonly shares: readonly number[]; readonly evenness: number }>
+  /** By area, largest first. @property lead the first over the second. */
+  readonly proportion: Measured<{
+    readonly shares: readonly number[]
+    readonly evenness: number
+    readonly lead: number
+  }>
   readonly saturation: { readonly median: number; readonly p95: number; readonly vivid: number; readonly muted: number }
   readonly palette: readonly Swatch[]
 }
@@ -119,6 +136,23 @@ export interface Peak {
   readonly y: number
   readonly strength: number
   readonly causes: Causes
+  /** What a person calls its colour: "pale yellow". */
+  readonly named: string
+  /** How far the thing reaches that it is the peak of. */
+  readonly extent: Extent
+  /** A face or a figure that the critic marked, by the name it was given. */
+  readonly known?: string
+}
+/** A rectangle in fractions. */
+export interface Extent {
+  readonly x: number
+  readonly y: number
+  readonly w: number
+  readonly h: number
+}
+/** A patch of the strongest colour. */
+export interface VividSpot extends Spot {
+  readonly named: string
 }
 export interface Spot {
   readonly x: number
@@ -134,6 +168,8 @@ export interface FocusAreaSection {
   readonly contrast: number
   readonly elsewhere: Measured<number>
   readonly ratio: Measured<number>
+  /** Share of the windows of its size that have less contrast. */
+  readonly standing: Measured<number>
   readonly saturationRatio: Measured<number>
   readonly competitors: readonly Peak[]
 }
@@ -141,7 +177,7 @@ export interface FocusAreaSection {
 export interface FocusSection extends Partial<FocusAreaSection> {
   readonly peaks: Measured<readonly Peak[]>
   readonly whites: readonly Spot[]
-  readonly vivid: readonly Spot[]
+  readonly vivid: readonly VividSpot[]
 }
 
 export interface EdgeProfile {
@@ -151,12 +187,16 @@ export interface EdgeProfile {
 }
 export interface EdgesSection {
   readonly lineDependence: Measured<number>
+  /** Share of the contrast carried by thin lights; 0 where thin darks carry none to speak of. */
+  readonly thinLights: Measured<number>
   readonly sharpness: EdgeProfile
   readonly detail: EdgeProfile
 }
 
 export interface CompositionSection {
   readonly symmetry: Measured<number>
+  /** Of what differs along each row. */
+  readonly symmetryAcross: Measured<number>
   readonly horizon: Measured<number>
   readonly balance: Measured<{ readonly x: number; readonly y: number }>
 }

@@ -1,7 +1,7 @@
 /** Fitting the studio's schemes to a picture's hue histogram, and naming the one it keeps to. */
 import { round1, round3 } from '../numeric/round'
 import { SCHEMES, type Scheme, type SectorScheme } from '../wheel/schemes'
-import type { RankedScheme } from './report'
+import type { Family, RankedScheme } from './report'
 
 /** A scheme holds from this coverage, with at least this share in every sector. */
 export const HOLDS = { coverage: 0.8, sector: 0.04 } as const
@@ -110,6 +110,40 @@ export function bestFit(name: SectorScheme, weight: Float64Array): Fit {
   }
   return best!
 }
+
+/** A scheme does not hold over a hole in it, or while a whole colour stands outside. */
+const HOLE = { deg: 45, share: 0.03 } as const
+const OUTSIDE = 0.08
+
+/**
+ * Whether a sector is filled: no stretch of it of 45° or more holds under 3 % of the weight. A wide sector would else
+ * swallow two colours that have nothing between them.
+ */
+function filled({ name, rotation }: Fit, weight: Float64Array): boolean {
+  const total = weight.reduce((p, q) => p + q, 0)
+  return TEMPLATES.get(name)!.scheme.sectors.every(({ centre, half }) => {
+    const from = Math.ceil(centre - half),
+      to = Math.floor(centre + half) - HOLE.deg + 1
+    for (let start = from; start <= to; start++) {
+      let held = 0
+      for (let k = 0; k < HOLE.deg; k++) held += weight[(((start + k + Math.round(rotation)) % 360) + 360) % 360]
+      if (held < HOLE.share * total) return false
+    }
+    return true
+  })
+}
+
+/** Whether the middle of a family lies in one of the sectors. */
+export const familyInside = ({ name, rotation }: Pick<Fit, 'name' | 'rotation'>, position: number): boolean =>
+  insideScheme(name, rotation)[Math.round(position) % 360] === 1
+
+/** @param families of the picture, with their weights. */
+export const keepsTo = (
+  fit: Fit,
+  weight: Float64Array,
+  families: readonly Pick<Family, 'position' | 'weight'>[]
+): boolean =>
+  holds(fit) && filled(fit, weight) && !families.some(f => f.weight >= OUTSIDE && !familyInside(fit, f.position))
 
 export const holds = (fit: Fit): boolean =>
   fit.coverage >= HOLDS.coverage - SAME && fit.sectors.every(s => s >= HOLDS.sector - SAME)

@@ -3,6 +3,7 @@ import { planesOf, type Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { fitWithin, reduceTo } from '../picture/resample'
 import type { Area } from '../picture/area'
+import { planesInside } from './margin'
 import { measureFocus } from './focus'
 import { isMeasured } from './report'
 
@@ -28,9 +29,11 @@ export interface ThumbnailRead {
 
 export function readThumbnail(raster: Raster, planes: Planes, focus: Area | null): ThumbnailRead {
   const { width, height } = fitWithin(raster.width, raster.height, THUMBNAIL_EDGE)
-  const small = planesOf(reduceTo({ ...raster, channels: 4 }, width, height))
+  const reduced = planesOf(reduceTo({ ...raster, channels: 4 }, width, height)),
+    // Where the margin is left out of the one, it is left out of the other.
+    small = planes.count < planes.mask.length ? planesInside(reduced) : reduced
   const whole = variance(planes)
-  const section = focus && measureFocus(small, focus)
+  const section = focus && measureFocus(small, { area: focus })
   return {
     kept: whole < 1e-3 ? null : Math.min(1, variance(small) / whole),
     focusHolds:

@@ -3,6 +3,7 @@ import { naturalBreaks } from '../numeric/breaks'
 import { round1, round3 } from '../numeric/round'
 import { coarsen, percentile, shareBelow, type Distribution } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
+import { flatBlackOf } from './flat-black'
 import { notMeasurable, type Key, type Measured, type RangeVerdict, type ValueSection } from './report'
 
 /** Bins of the histogram that natural breaks, Otsu and the value rule share. */
@@ -22,12 +23,23 @@ export interface ValueGroup {
   readonly from: number
 }
 
-export const rangeVerdict = (
+/** By whole steps, as they are said: a range of exactly the bound has reached it. */
+export function rangeVerdict(
   range: number,
   standard: { full: number; moderate: number } = RANGE_STANDARD
-): RangeVerdict => (range >= standard.full ? 'full' : range >= standard.moderate ? 'moderate' : 'narrow')
+): RangeVerdict {
+  const steps = Math.round(range)
+  return steps >= standard.full ? 'full' : steps >= standard.moderate ? 'moderate' : 'narrow'
+}
 
-export const keyOf = (median: number): Key => (median < 40 ? 'low' : median > 60 ? 'high' : 'middle')
+/** A high key has few darks, a low key few lights: this share of the picture at most. Our choice: less is an accent. */
+const FEW = 0.1
+
+/** The median alone would call a night with a bright half low. @param dark share under L* 33.3. @param light over 66.7. */
+export function keyOf(median: number, { dark, light }: { readonly dark: number; readonly light: number }): Key {
+  if (median < 40 && light <= FEW) return 'low'
+  return median > 60 && dark <= FEW ? 'high' : 'middle'
+}
 
 /** Counts and value sums of the measured pixels in 256 bins of 100/256 L*. */
 export const valueHistogram = (d: Distribution): { counts: Float64Array; sums: Float64Array; total: number } =>
@@ -54,14 +66,6 @@ export function valueGroups(d: Distribution, wanted: number | null = null): Valu
     }
     return { value: sum / count, share: count / total, from: (start * 100) / VALUE_BINS }
   })
-}
-
-/** Pixels of flat black: very dark and without colour. */
-export function nearBlackMask({ value, chroma, mask }: Planes): Uint8Array {
-  const inside = new Uint8Array(mask.length),
-    bound = NEAR_BLACK
-  for (let i = 0; i < mask.length; i++) if (value[i] < bound.value && chroma[i] < bound.chroma) inside[i] = mask[i]
-  return inside
 }
 
 /** Pixels of bare white: very light and without colour. */
@@ -94,13 +98,14 @@ export function measureValue(planes: Planes): Measured<ValueSection> {
     lightest: round1(lightest),
     range: round1(lightest - darkest),
     median: round1(median),
-    key: keyOf(median),
+    key: keyOf(median, { dark, light: 1 - notLight }),
     thirds: { dark: round3(dark), middle: round3(notLight - dark), light: round3(1 - notLight) },
     groups:
       groups.length > 0
         ? groups.map(g => ({ value: round1(g.value), share: round3(g.share) }))
         : notMeasurable('the picture has only one value'),
     nearBlack: round3(black / count),
+    flatBlack: flatBlackOf(planes, black / count),
     nearWhite: round3(white / count),
     verdict: rangeVerdict(lightest - darkest)
   }

@@ -1,6 +1,6 @@
 /**
- * The greatest value contrast (P95 − P5) in any window of a given area that does not touch a given
- * place. Candidates are ranked on a small raster by summed histograms, the best few measured exactly.
+ * The value contrast (P95 − P5) of the windows of a given area that do not touch a given
+ * place. The strongest are ranked on a small raster by summed histograms, the best few measured exactly.
  */
 import { percentile, valueDistribution } from '../picture/distribution'
 import { reducePlane } from '../picture/plane'
@@ -52,12 +52,20 @@ function summedHistograms({
   return sums
 }
 
+/** What the windows beside a place are like. */
+export interface Windows {
+  /** The greatest contrast of any, L* steps. */
+  readonly strongest: number
+  /** Share of them that have less than a given contrast. */
+  readonly below: (contrast: number) => number
+}
+
 /**
  * @param focal bounding box of the place not to touch, fractions. @param area share of the picture
  * the window has; it keeps the box's proportions as far as the picture allows.
- * @returns L* steps, or null when no window fits.
+ * @returns null when no window fits.
  */
-export function strongestWindow(planes: Planes, focal: Box, area: number): number | null {
+export function windowsBeside(planes: Planes, focal: Box, area: number): Windows | null {
   const shape = windowShape(focal, area)
   const { width, height } = fitWithin(planes.width, planes.height, SEARCH_EDGE)
   const value = reducePlane({ width: planes.width, height: planes.height, data: planes.value }, width, height).data
@@ -87,7 +95,11 @@ export function strongestWindow(planes: Planes, focal: Box, area: number): numbe
   const exact = found
     .slice(0, BEST)
     .map(({ x, y }) => exactSpread(planes, { x: x / width, y: y / height, w: w / width, h: h / height }))
-  return exact.length === 0 ? null : Math.max(...exact)
+  if (exact.length === 0) return null
+  // Spreads are counted in whole bins: half a bin either way is the same.
+  const below = (contrast: number): number =>
+    found.filter(f => (f.spread * 100) / BINS <= contrast - 50 / BINS).length / found.length
+  return { strongest: Math.max(...exact), below }
 }
 
 /** A window of the wanted area with the box's proportions, or as near them as the picture lets it be. */

@@ -30,19 +30,37 @@ interface Element {
 
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]
 
+export const GROUNDS = ['light', 'middle', 'dark', 'equal'] as const
+
+export interface DisplayKind {
+  /** How light the ground is; equal: as light as the elements, which then stand out by colour alone. */
+  readonly ground?: (typeof GROUNDS)[number]
+  /** All elements of one hue, or each of its own. */
+  readonly hues?: 'one' | 'many'
+  readonly items?: number
+}
+
 /** What the distractors are and how the odd one differs. */
-function cast(kind: OddKind, random: Random): { ground: number; common: Element; odd: Element } {
-  const dark = random() < 0.5
-  const ground = dark ? 0.25 + 0.2 * random() : 0.75 + 0.2 * random()
-  const common: Element = {
-    l: dark ? ground + 0.3 : ground - 0.3,
-    c: kind === 'value' ? pick(random, [0, 0.06]) : 0.1,
-    h: 360 * random(),
-    size: 1,
-    angle: 180 * random()
-  }
+function cast(
+  kind: OddKind,
+  random: Random,
+  { ground: wanted, hues }: DisplayKind
+): { ground: number; common: Element; odd: Element } {
+  const name = wanted ?? pick(random, ['light', 'dark'] as const)
+  const ground = { light: 0.75 + 0.2 * random(), dark: 0.25 + 0.2 * random(), middle: 0.6, equal: 0.62 }[name]
+  // Lighter or darker than middle by less, so that a strong colour still has room there.
+  const middle = ground + (random() < 0.5 ? 0.18 : -0.18)
+  const l = name === 'equal' ? ground : name === 'middle' ? middle : ground < 0.5 ? ground + 0.3 : ground - 0.3
+  // On an equal ground an element without colour would not be there.
+  const plain = kind === 'value' && hues !== 'many' && name !== 'equal' ? pick(random, [0, 0.06]) : 0.1
+  const common: Element = { l, c: plain, h: 360 * random(), size: 1, angle: 180 * random() }
   const odd = { ...common }
-  if (kind === 'value') odd.l += pick(random, [-1, 1]) * (0.16 + 0.06 * random())
+  if (kind === 'value') {
+    const by = 0.16 + 0.06 * random(),
+      way = pick(random, [-1, 1])
+    // As light as the ground it would not be there at all.
+    odd.l += Math.abs(odd.l + way * by - ground) < 0.1 && plain < 0.1 ? -way * by : way * by
+  }
   if (kind === 'hue') odd.h += pick(random, [-1, 1]) * (60 + 120 * random())
   if (kind === 'chroma') odd.c = pick(random, [0.03, 0.17])
   if (kind === 'chroma' && odd.c > 0.1) common.c = 0.07
@@ -64,22 +82,24 @@ const bar: Shape = (dx, dy, r, angle) => {
 }
 
 /** @returns the display, and where the odd element is in fractions, with its radius as a fraction of the width. */
-export function popOut(kind: OddKind, random: Random): Display {
+export function popOut(kind: OddKind, random: Random, display: DisplayKind = {}): Display {
   const width = 480 + Math.floor(random() * 545),
     height = Math.round(width * (0.6 + 0.4 * random()))
-  const columns = 5 + Math.floor(random() * 6),
-    rows = Math.max(4, Math.round((columns * height) / width))
+  const { items } = display
+  const columns = items ? Math.ceil(Math.sqrt((items * width) / height)) : 5 + Math.floor(random() * 6),
+    rows = items ? Math.ceil(items / columns) : Math.max(4, Math.round((columns * height) / width))
   const cell = Math.min(width / columns, height / rows)
   const shape = kind === 'orientation' ? bar : pick(random, kind === 'size' ? [disc, square] : [disc, square, bar])
   const radius = cell * (0.17 + 0.07 * random())
-  const { ground, common, odd } = cast(kind, random)
+  const { ground, common, odd } = cast(kind, random, display)
   const raster = createRaster(width, height)
   const groundLinear = fitToGamut([ground, 0, 0])
   const linear = new Float32Array(width * height * 3)
   for (let i = 0; i < linear.length; i++) linear[i] = groundLinear[i % 3]
-  const oddCell = Math.floor(random() * columns * rows)
+  const taken = items ?? columns * rows,
+    oddCell = Math.floor(random() * taken)
   let place = { x: 0, y: 0 }
-  for (let k = 0; k < columns * rows; k++) {
+  for (let k = 0; k < taken; k++) {
     const jitter = 0.12 * cell
     const x = ((k % columns) + 0.5) * (width / columns) + jitter * (2 * random() - 1),
       y = (Math.floor(k / columns) + 0.5) * (height / rows) + jitter * (2 * random() - 1)
@@ -87,7 +107,7 @@ export function popOut(kind: OddKind, random: Random): Display {
     const element = {
       ...base,
       l: base.l + 0.012 * gaussian(random),
-      h: base.h + 4 * gaussian(random),
+      h: display.hues === 'many' ? 360 * random() : base.h + 4 * gaussian(random),
       size: base.size * (1 + 0.04 * gaussian(random)),
       angle: base.angle + 4 * gaussian(random)
     }

@@ -120,3 +120,15 @@ export async function updateQuestionBack(db: Db, submissionId: number, question:
 export async function updateAnswer(db: Db, submissionId: number, answer: string): Promise<void> {
   await db.execute('UPDATE critiques SET answer = ? WHERE submission_id = ?', [answer, submissionId])
 }
+
+/** How often readings of each kind were set aside in a class, by the reading's id. */
+export async function countSetAside(db: Db, classId: number): Promise<Record<string, number>> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT SUBSTRING_INDEX(j.name, ':', 1) AS id, COUNT(*) AS n
+     FROM critiques k JOIN submissions s ON s.id = k.submission_id
+     JOIN JSON_TABLE(k.notes, '$.judged[*]' COLUMNS (name VARCHAR(120) PATH '$.key', verdict VARCHAR(12) PATH '$.verdict')) j
+     WHERE s.class_id = ? AND j.verdict = 'dismissed' GROUP BY SUBSTRING_INDEX(j.name, ':', 1)`,
+    [classId]
+  )
+  return Object.fromEntries(rows.map(row => [row.id as string, Number(row.n)]))
+}

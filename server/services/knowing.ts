@@ -12,19 +12,23 @@ import { findPiece } from '../db/submissions'
 export async function knownOf(db: Db, submissionId: number): Promise<PieceKnown> {
   const found = await findPiece(db, submissionId)
   if (!found) throw new Error(`there is no piece ${submissionId}`)
-  const { classId, plannedScheme } = found.piece
+  const { classId, plannedScheme, question, about, stage } = found.piece
   const [drawn, notes, { wheel }] = await Promise.all([
     listAreas(db, submissionId),
     findNotes(db, submissionId),
     findStandards(db, classId)
   ])
-  const { pairs, surroundings, stops, firstEye } = notes
+  const { pairs, surroundings, stops, firstEye, wholeFile } = notes
   return {
     wheel,
     pairs,
     surroundings,
     stops,
     firstEye,
+    wholeFile,
+    question,
+    about: notes.about || about,
+    stage,
     plan: SCHEMES.find(s => s.name === plannedScheme)?.name ?? null,
     focus: drawn.find(a => a.name === FOCUS_NAME)?.area ?? null,
     areas: drawn.filter(a => a.name !== FOCUS_NAME)

@@ -4,6 +4,7 @@ import { AppError } from '../../shared/errors'
 import { DEFAULT_STANDARDS, type HouseStandards } from '../../core/critique/standards'
 import type { Quality } from '../../core/critique/rubric'
 import { findStandards, insertRubric, isTaughtBy, updateStandards } from '../db/classes'
+import { countSetAside } from '../db/critiques'
 import { askAgainInClass } from '../db/measurements'
 import { db, transaction } from '../db/pool'
 import { wakeMeasuring } from './measuring'
@@ -32,6 +33,12 @@ export async function writeStandards(
     if ((standards ?? DEFAULT_STANDARDS).wheel !== before.wheel) await askAgainInClass(connection, classId)
   })
   wakeMeasuring()
+}
+
+/** How often each reading was set aside in the class: what is set aside again and again is a standard that does not fit. */
+export async function setAsideIn(account: Account, classId: number): Promise<Record<string, number>> {
+  await ownClass(account, classId)
+  return countSetAside(db(), classId)
 }
 
 /** Critiques scored before keep the qualities they were scored by. */

@@ -32,6 +32,7 @@ const ROUTES: readonly Route[] = [
   { method: 'DELETE', path: '/session', who: 'account' },
   { method: 'GET', path: '/classes', who: 'account' },
   { method: 'GET', path: '/classes/1/standards', who: 'instructor' },
+  { method: 'GET', path: '/classes/1/set-aside', who: 'instructor' },
   { method: 'PUT', path: '/classes/1/standards', who: 'instructor', body: null },
   { method: 'PUT', path: '/classes/1/rubric', who: 'instructor', body: [{ key: 'a', title: 'A', station: null }] },
   { method: 'GET', path: '/submissions', who: 'account' },

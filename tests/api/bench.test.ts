@@ -67,6 +67,7 @@ describe('notes', () => {
     expect((await critiqueOf(ada, 11)).notes).toEqual({
       visited: [],
       firstEye: null,
+      wholeFile: false,
       about: '',
       judged: [],
       pairs: [],

@@ -69,7 +69,6 @@ const tried = computed(() => bench.critique.corrections.find(c => c.id === sight
 const row = computed(() => rowOf(bench.station))
 const choices = computed(() => row.value.lenses(bench.report, bench.standards))
 const opened = ref<number | null>(null)
-const transparent = computed(() => bench.report?.picture.transparent ?? 0)
 
 /** The probe asks as the pointer moves, one question in flight. */
 const probe = ref<ProbeReading | null>(null)
@@ -102,10 +101,7 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
         <OwnTask v-if="!bench.unseen"><CorrectionStrip v-model="opened" class="marks" /></OwnTask>
         <div class="hanging">
           <OwnTask><WallTools /></OwnTask>
-          <p v-if="transparent > 0.005" class="ground">
-            {{ Math.round(100 * transparent) }} % of the file is transparent and left out of every number; its ground
-            here is {{ wall.ground === 'grey' ? 'mid grey' : wall.ground }}.
-          </p>
+          <WallNotes />
         </div>
       </BenchWall>
     </OwnTask>
@@ -189,12 +185,6 @@ h2 {
   bottom: 0;
   display: grid;
   justify-items: start;
-}
-.ground {
-  font-size: 12px;
-  background: var(--l20);
-  color: var(--l96);
-  padding: 0 10px 3px;
 }
 .measuring {
   display: grid;

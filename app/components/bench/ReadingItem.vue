@@ -64,6 +64,7 @@ async function judge(as: ReadingVerdict | 'dismissed') {
   <article v-if="judged === 'dismissed'" class="reading aside" :data-reading="reading.id">
     <span class="words">Set aside: {{ reading.sentence }}</span>
     <button v-if="!bench.released" class="word-link" @click="edits.judge(key, null)">take back</button>
+    <ReadingWhy :reading="reading" set-aside />
   </article>
   <article v-else class="reading" :data-reading="reading.id" :data-verdict="verdict">
     <p class="words">
@@ -85,7 +86,7 @@ async function judge(as: ReadingVerdict | 'dismissed') {
       <button class="word-link" @click="judge('dismissed')">set aside</button>
     </div>
     <FigureBar v-if="reading.figure" :figure="reading.figure" />
-    <p v-if="why" class="why">{{ reading.why }}</p>
+    <ReadingWhy v-if="why" :reading="reading" />
     <div class="actions">
       <button
         v-if="reading.evidence || reading.points || reading.silhouette"
@@ -133,11 +134,6 @@ async function judge(as: ReadingVerdict | 'dismissed') {
   border-color: transparent;
   padding-left: 0;
   color: var(--panel-quiet);
-}
-.why {
-  font-size: 13px;
-  color: var(--panel-quiet);
-  margin: 6px 0 2px;
 }
 .actions {
   display: flex;

@@ -40,7 +40,16 @@ export interface PieceKnown {
   readonly firstEye: Place | null
   /** The scheme its maker planned, when one with sectors was planned. */
   readonly plan: SectorScheme | null
+  /** A margin is counted with the picture. */
+  readonly wholeFile: boolean
+  /** What its maker asks, and what the piece is about, in words. */
+  readonly question: string
+  readonly about: string
+  /** A study is judged on what a study is for. */
+  readonly stage: Stage | null
 }
+
+export type Stage = 'study' | 'in-progress' | 'finished'
 
 export const nothingKnown = (wheel: WheelName): PieceKnown => ({
   wheel,
@@ -50,5 +59,9 @@ export const nothingKnown = (wheel: WheelName): PieceKnown => ({
   surroundings: null,
   stops: [],
   firstEye: null,
-  plan: null
+  plan: null,
+  wholeFile: false,
+  question: '',
+  about: '',
+  stage: null
 })

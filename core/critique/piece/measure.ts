@@ -7,6 +7,7 @@ import { readingOrder, type ReadingOrder } from '../../measure/focus'
 import { greyDisagreements, type GreyDisagreement } from '../../measure/greys'
 import { hueHistogram } from '../../measure/hues'
 import { ambientOf } from '../../measure/light'
+import { planesInside } from '../../measure/margin'
 import { measurePicture, type Source } from '../../measure/picture'
 import { isMeasured, type Measured, type Report, type Separation, type ValueSection } from '../../measure/report'
 import { meanOf, measureSeparation } from '../../measure/separation'
@@ -16,7 +17,7 @@ import { measureValue } from '../../measure/value'
 import { discAt, spansOf, type Area } from '../../picture/area'
 import type { Planes } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
-import type { DeclaredFit } from '../stations/harmony/picture'
+import type { DeclaredFit } from '../stations/harmony/declared'
 import type { KnownArea, Picked, PieceKnown, Place } from './known'
 
 export interface Pixels {
@@ -82,24 +83,26 @@ export function measureArea(name: string, area: Area, { raster, planes }: Pixels
   }
 }
 
-/** @param source of the file. @param reference the picture that the piece was made from, if one is given. */
-export function measurePiece({
-  pixels,
-  source,
-  known,
-  reference = null
-}: {
-  pixels: Pixels
-  source: Source
-  known: PieceKnown
-  reference?: Planes | null
-}): PieceMeasures {
-  const { raster, planes } = pixels,
-    { wheel, focus, areas, stops, plan } = known
+interface Measuring {
+  readonly pixels: Pixels
+  /** Of the file. */
+  readonly source: Source
+  readonly known: PieceKnown
+  /** The picture that the piece was made from, if one is given. */
+  readonly reference?: Planes | null
+}
+
+export function measurePiece({ pixels, source, known, reference = null }: Measuring): PieceMeasures {
+  const { raster } = pixels,
+    { wheel, focus, areas, stops, plan, wholeFile } = known
+  // What is beside the picture is no part of it: the margin, unless the critic counts it in.
+  const planes = wholeFile ? pixels.planes : planesInside(pixels.planes),
+    seen = { raster, planes }
   const pairs = known.pairs.flatMap(({ name, lit, shadow }) =>
     shadow ? [{ name, lit: sampleAt(lit, raster), shadow: sampleAt(shadow, raster) }] : []
   )
-  const report = measurePicture({ raster, source, options: { wheel, focus, areas, pairs }, planes })
+  const options = { wheel, focus, areas, pairs, wholeFile }
+  const report = measurePicture({ raster, source, options, planes: pixels.planes })
   const fit = plan && fitTo(plan, null, hueHistogram(raster, planes, wheel))
   const peaks = isMeasured(report.focus) ? report.focus.peaks : []
   return {
@@ -108,11 +111,11 @@ export function measurePiece({
       declared: fit && plan ? { scheme: plan, coverage: fit.coverage, rotation: fit.rotation } : null,
       greys: greyDisagreements(raster, planes),
       thumbnail: readThumbnail(raster, planes, focus),
-      depth: depthOf(areas, pixels),
-      areas: areas.map(({ id, name, area }) => ({ id, ...measureArea(name, area, pixels) })),
+      depth: depthOf(areas, seen),
+      areas: areas.map(({ id, name, area }) => ({ id, ...measureArea(name, area, seen) })),
       route: stops.length > 0 ? readingOrder(peaks, stops) : null,
-      ambient: ambientIn(known.surroundings, report, pixels),
-      reference: reference && measureValue(reference)
+      ambient: ambientIn(known.surroundings, report, seen),
+      reference: reference && measureValue(planesInside(reference))
     }
   }
 }

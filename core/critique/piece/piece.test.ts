@@ -39,7 +39,7 @@ describe('the readings of a piece', () => {
     const all = told(nothingKnown('painter')),
       order = all.map(r => STATIONS.indexOf(r.station))
     expect(order).toEqual([...order].sort((p, q) => p - q))
-    expect(new Set(all.map(r => r.station))).toEqual(new Set(['values', 'focus', 'temperature', 'harmony', 'edges']))
+    expect(new Set(all.map(r => r.station))).toEqual(new Set(['values', 'focus', 'temperature', 'harmony', 'verdict']))
     expect(new Set(all.map(r => r.on))).toEqual(new Set(['picture']))
   })
 
@@ -62,11 +62,11 @@ describe('the readings of a piece', () => {
 
   it('are on the wheel they are asked on, whatever wheel was asked for before', () => {
     const planes = planesOf(raster),
-      on = (wheel: 'painter' | 'process'): string[] => {
+      on = (wheel: 'painter' | 'process') => {
         const known = nothingKnown(wheel)
         return readingsOfPiece(measurePiece({ pixels: { raster, planes }, source, known }), known, DEFAULT_STANDARDS)
           .filter(r => r.station === 'harmony')
-          .map(r => r.sentence)
+          .map(r => r.evidence)
       }
     const painter = on('painter')
     expect(on('process')).not.toEqual(painter)

@@ -2,6 +2,7 @@
 import { boundsOf, type Area } from '../../picture/area'
 import type { Picked, PieceKnown, Place } from '../piece/known'
 import type { AreaMeasures, PieceMeasures } from '../piece/measure'
+import type { First } from '../first'
 import type { Reading } from '../reading'
 import type { HouseStandards } from '../standards'
 
@@ -20,6 +21,10 @@ export interface PieceReading extends Reading {
   readonly on: StandsOn
   /** What it is about, where that is not the whole picture; a correction begun from it is marked there. */
   readonly area: Area | null
+  /** One of at most three faults that are said first, and why. */
+  readonly first?: First
+  /** What shakes it, in words: a small file, a photograph. */
+  readonly doubts?: readonly string[]
 }
 
 /** What one station says. */

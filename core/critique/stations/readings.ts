@@ -13,11 +13,12 @@ import { harmonyReadings } from './harmony/readings'
 import { lightReadings } from './light/readings'
 import { temperatureReadings } from './temperature/readings'
 import { valuesReadings } from './values/readings'
+import { wholeReadings } from './verdict/whole'
+import { doubtsOf } from '../doubts'
+import { firstOf } from '../first'
 import type { PieceReading, StationReadings } from './piece'
 import type { Station } from './station'
 import { STATIONS } from './table'
-
-const NONE: StationReadings = { ofPiece: () => [] }
 
 const READINGS: Readonly<Record<Station, StationReadings>> = {
   'first-look': firstLookReadings,
@@ -27,8 +28,8 @@ const READINGS: Readonly<Record<Station, StationReadings>> = {
   harmony: harmonyReadings,
   light: lightReadings,
   edges: edgesReadings,
-  // What is said there is the critic's own.
-  verdict: NONE
+  // What is said there is the critic's own, and what is left to say where there is no fault.
+  verdict: { ofPiece: () => [] }
 }
 
 /** One area's readings, at every station that reads areas. */
@@ -37,10 +38,25 @@ export const areaReadings = (name: string, measures: AreaMeasures, standards: Ho
 
 export function readingsOfPiece(measures: PieceMeasures, known: PieceKnown, standards: HouseStandards): PieceReading[] {
   const ofAreas = known.areas.flatMap(area => placedIn(area, measures, standards))
-  return STATIONS.flatMap(station => [
+  const said = STATIONS.flatMap(station => [
     ...READINGS[station].ofPiece({ ...measures, known, standards }),
     ...ofAreas.filter(r => r.station === station)
   ])
+  const doubts = doubtsOf(measures.report),
+    shaken = said.map(r => (doubts.length > 0 && FINE.test(r.id) ? { ...r, doubts } : r))
+  return withFirst([...shaken, ...wholeReadings(shaken, measures.report)], known)
+}
+
+/** Readings that rest on fine differences, which a small file has lost. */
+const FINE = /^(edges|focus|value\.thumbnail|light)/
+
+/** @param readings none that the critic set aside, with the critic's own verdicts. */
+export function withFirst(readings: readonly PieceReading[], known: PieceKnown): PieceReading[] {
+  const first = firstOf(readings, known)
+  return readings.map(({ first: _, ...reading }) => {
+    const its = first.get(reading.key)
+    return its ? { ...reading, first: its } : reading
+  })
 }
 
 function placedIn({ id, name, area }: KnownArea, { extras }: PieceMeasures, standards: HouseStandards): PieceReading[] {

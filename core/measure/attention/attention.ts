@@ -3,16 +3,21 @@ import { blurPlane } from '../../picture/blur'
 import { createPlane, enlargePlane, type Plane } from '../../picture/plane'
 import { perPlanes } from '../../picture/per-planes'
 import type { Planes } from '../../picture/planes'
-import { combine, conspicuityOf, type ChannelPlanes } from './conspicuity'
-import { featuresOf } from './features'
+import { CHANNELS, combine, conspicuityOf, type Channel, type ChannelPlanes } from './conspicuity'
+import { featuresOf, type Features } from './features'
+import { inwardOf } from './inward'
 import { itemsOf, type Items } from './items'
 import { uniquenessOf, type Uniqueness } from './uniqueness'
 
 export interface Attention {
   /** 0–1 at the attention raster's size; all zero for a picture without contrast. */
   readonly map: Plane
+  /** What is compared, at the map's size. */
+  readonly features: Features
   /** Contrast of each channel, at about half the map's size. */
   readonly channels: ChannelPlanes
+  /** How much each channel's contrast is anywhere in this picture: root mean square. */
+  readonly spread: Readonly<Record<Channel, number>>
   readonly items: Items
   readonly uniqueness: Uniqueness
 }
@@ -31,11 +36,38 @@ function makeAttention(planes: Planes): Attention {
   const half = conspicuity.value
   const cover = enlargeOrKeep(features.cover, half.width, half.height)
   const { width, height } = features
-  const map = enlargePlane(combine(conspicuity, cover), width, height)
+  const map = gathered(enlargePlane(combine(conspicuity, inwardOf(cover)), width, height))
   const items = itemsOf(features)
   const uniqueness = uniquenessOf(items.list)
   if (uniqueness.alike > 0) favourOdd(map, items, uniqueness)
-  return { map, channels: conspicuity, items, uniqueness }
+  return { map, features, channels: conspicuity, spread: spreadOf(conspicuity, cover), items, uniqueness }
+}
+
+/** One look takes in this much, as a share of the diagonal: what lies within it is seen together. */
+const GLANCE = 0.035
+
+/** The map as an eye takes it in, at its greatest 1 again. */
+function gathered(map: Plane): Plane {
+  const { width, height, data } = map,
+    sigma = GLANCE * Math.hypot(width, height)
+  blurPlane(data, { width, height, sigma, scratch: new Float32Array(data.length) })
+  const peak = data.reduce((p, q) => Math.max(p, q), 0)
+  if (peak > 0) for (let i = 0; i < data.length; i++) data[i] /= peak
+  return map
+}
+
+function spreadOf(channels: ChannelPlanes, cover: Plane): Record<Channel, number> {
+  const over = (data: Float32Array): number => {
+    let sum = 0,
+      n = 0
+    for (let i = 0; i < data.length; i++) {
+      if (cover.data[i] < 0.5) continue
+      sum += data[i] * data[i]
+      n++
+    }
+    return n === 0 ? 0 : Math.sqrt(sum / n)
+  }
+  return Object.fromEntries(CHANNELS.map(name => [name, over(channels[name].data)])) as Record<Channel, number>
 }
 
 /** Cover at the conspicuity's size: sampled, since it is only a mask there. */

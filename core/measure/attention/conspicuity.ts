@@ -11,8 +11,9 @@ export const CHANNELS = ['value', 'chroma', 'hue', 'detail', 'orientation'] as c
 export type Channel = (typeof CHANNELS)[number]
 export type ChannelPlanes = Readonly<Record<Channel, Plane>>
 
-const CENTRES = [1, 2, 3]
-const SURROUND = 2
+/** Coarse enough that texture and the corners of things are not what is compared, but things are. */
+const CENTRES = [1, 2, 3, 4]
+const SURROUND = 3
 
 /** |centre − surround| of one plane at three scales, summed at the size of level 1. */
 function centreSurround(planes: readonly Plane[]): Plane {

@@ -4,6 +4,7 @@
  * that a picture and its enlargement are seen alike.
  */
 import { blurPlane } from '../../picture/blur'
+import { fillClear } from '../../picture/fill'
 import { createPlane, reducePlane, type Plane } from '../../picture/plane'
 import type { Planes } from '../../picture/planes'
 import { fitWithin } from '../../picture/resample'
@@ -29,23 +30,18 @@ export interface Features {
   readonly energy: Plane
 }
 
-/** Area mean of a plane over the measured pixels of each cell; clear cells take the picture's mean. */
+/**
+ * Area mean of a plane over the measured pixels of each cell. Clear cells take what lies around them: what a transparent
+ * border or a margin cuts off is not an edge.
+ */
 function covered(source: Float32Array, planes: Planes, cover: Plane): Plane {
   const { width, height } = cover
   if (planes.count === planes.mask.length)
     return reducePlane({ width: planes.width, height: planes.height, data: source }, width, height)
-  let sum = 0
-  const masked = new Float32Array(source.length)
-  for (let i = 0; i < source.length; i++) {
-    if (!planes.mask[i]) continue
-    masked[i] = source[i]
-    sum += source[i]
-  }
+  const masked = source.map((v, i) => v * planes.mask[i])
   const reduced = reducePlane({ width: planes.width, height: planes.height, data: masked }, width, height)
-  const mean = sum / planes.count
-  for (let i = 0; i < reduced.data.length; i++)
-    reduced.data[i] = cover.data[i] > 0.05 ? reduced.data[i] / cover.data[i] : mean
-  return reduced
+  for (let i = 0; i < reduced.data.length; i++) if (cover.data[i] > 0) reduced.data[i] /= cover.data[i]
+  return fillClear(reduced, cover)
 }
 
 function coverOf(planes: Planes, width: number, height: number): Plane {

@@ -1,9 +1,11 @@
 /** The peaks of attention in the order the eye takes them, by inhibition of return (Koch and Ullman 1985). */
 import { round3 } from '../../numeric/round'
 import type { Plane } from '../../picture/plane'
-import type { Causes, Peak } from '../report'
+import { areaHolds, boundsOf, type Area } from '../../picture/area'
+import type { Causes, Extent, Peak } from '../report'
 import type { Attention } from './attention'
 import { CHANNELS, type Channel } from './conspicuity'
+import { thingAt } from './thing'
 
 export const MOST_PEAKS = 5
 /** A peak weaker than this beside the first is not looked at. */
@@ -11,45 +13,68 @@ const LEAST_STRENGTH = 0.1
 /** Once looked at, this much around a place is let be, as a share of the diagonal. */
 const INHIBITED_SHARE = 0.07
 
-/** An item under this share of the picture is looked at as one thing, at its middle. */
-const ONE_THING = 0.06
-
-/** Weights under which the channels' contrasts are compared, the reciprocal of what each commonly reaches. */
-const CAUSE_WEIGHT: Readonly<Record<Channel, number>> = {
-  value: 1,
-  chroma: 2.2,
-  hue: 2.2,
-  detail: 0.8,
-  orientation: 0.2
+/** What of a contrast is hardly seen: it keeps a channel that is nowhere in the picture from being a cause. */
+const FAINT: Readonly<Record<Channel, number>> = {
+  value: 0.03,
+  chroma: 0.015,
+  hue: 0.015,
+  detail: 0.04,
+  orientation: 0.25
 }
 
-export function peaksOf(attention: Attention): Peak[] {
-  const { map, items } = attention
-  const { width, height } = map
-  const left = map.data.slice()
+/** A face or a figure that the critic marked: the eye goes there before anything measured. */
+export interface KnownThing {
+  readonly name: string
+  readonly area: Area
+}
+
+/** @param known faces and figures, which come first. */
+export function peaksOf(attention: Attention, known: readonly KnownThing[] = []): Peak[] {
+  const { map, features, items } = attention,
+    { width, height } = map
+  const left = map.data.slice(),
+    cellAt = (fx: number, fy: number): number =>
+      Math.min(height - 1, Math.floor(fy * height)) * width + Math.min(width - 1, Math.floor(fx * width))
+  const told = known.map(({ name, area }): Peak => {
+    const { x, y, w, h } = boundsOf(area),
+      at = cellAt(x + w / 2, y + h / 2)
+    const { named } = thingAt(features, items, at)
+    for (let i = 0; i < left.length; i++) {
+      if (areaHolds(area, ((i % width) + 0.5) / width, (Math.floor(i / width) + 0.5) / height)) left[i] = 0
+    }
+    const place = { x: round3(x + w / 2), y: round3(y + h / 2) }
+    return {
+      ...place,
+      strength: 1,
+      causes: causesAt(attention, at),
+      named,
+      extent: rounded({ x, y, w, h }),
+      known: name
+    }
+  })
   const radius = INHIBITED_SHARE * Math.hypot(width, height)
   const peaks: Peak[] = []
   let first = 0
-  while (peaks.length < MOST_PEAKS) {
+  while (told.length + peaks.length < MOST_PEAKS) {
     let at = 0
     for (let i = 1; i < left.length; i++) if (left[i] > left[at]) at = i
     const strength = left[at]
     if (strength <= 1e-6 || (first > 0 && strength < LEAST_STRENGTH * first)) break
     if (first === 0) first = strength
-    const label = items.labels[at]
-    const item = items.list.findIndex(c => c.label === label && label > 0)
-    const inner = item >= 0 && items.list[item].size < ONE_THING * left.length ? items.list[item] : null
-    const x = inner ? inner.x : at % width,
-      y = inner ? inner.y : Math.floor(at / width)
+    const thing = thingAt(features, items, at),
+      x = thing.one ? thing.x : at % width,
+      y = thing.one ? thing.y : Math.floor(at / width)
     peaks.push({
       x: round3((x + 0.5) / width),
       y: round3((y + 0.5) / height),
       strength: round3(strength / first),
-      causes: causesAt(attention, at, item)
+      causes: causesAt(attention, at),
+      named: thing.named,
+      extent: rounded(thing.extent)
     })
-    // The halo of a large thing is that thing still: it is let be with it.
-    const reach = radius + (inner ? Math.sqrt(inner.size / Math.PI) : 0)
-    if (inner) for (let i = 0; i < left.length; i++) if (items.labels[i] === label) left[i] = 0
+    // What belongs to the thing was looked at with it, and so was its halo: a large thing's is wider.
+    for (const i of thing.cells) left[i] = 0
+    const reach = radius + (thing.one ? Math.sqrt(thing.cells.length / Math.PI) : 0)
     for (let py = Math.max(0, Math.ceil(y - reach)); py < Math.min(height, y + reach); py++) {
       const half = Math.sqrt(Math.max(0, reach * reach - (py - y) ** 2))
       left.fill(
@@ -59,16 +84,20 @@ export function peaksOf(attention: Attention): Peak[] {
       )
     }
   }
-  return peaks
+  return [...told, ...peaks]
 }
 
-/** Shares adding to 1: contrast with the surroundings, and among alike items what makes this one odd. */
-function causesAt({ map, channels, uniqueness }: Attention, at: number, item: number): Causes {
-  const contrast = CHANNELS.map(
-    name =>
-      CAUSE_WEIGHT[name]
-      * nearby(channels[name], ((at % map.width) + 0.5) / map.width, (Math.floor(at / map.width) + 0.5) / map.height)
-  )
+const rounded = ({ x, y, w, h }: Extent): Extent => ({ x: round3(x), y: round3(y), w: round3(w), h: round3(h) })
+
+/**
+ * Shares adding to 1: each channel's contrast against how much of it there is anywhere in this picture, since only what is
+ * unusual here draws the eye; among alike items, what makes this one odd.
+ */
+function causesAt({ map, items, channels, spread, uniqueness }: Attention, at: number): Causes {
+  const item = items.list.findIndex(c => items.labels[at] > 0 && c.label === items.labels[at])
+  const fx = ((at % map.width) + 0.5) / map.width,
+    fy = (Math.floor(at / map.width) + 0.5) / map.height
+  const contrast = CHANNELS.map(name => (nearby(channels[name], fx, fy) / (spread[name] + FAINT[name])) ** 2)
   const odd =
     item >= 0 && uniqueness.alike > 0
       ? CHANNELS.map(name => Math.max(0, uniqueness.oddness[item][name] - 1) ** 2)

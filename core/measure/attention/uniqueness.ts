@@ -25,10 +25,16 @@ const FLOOR: Readonly<Record<Channel, number>> = {
   orientation: 0.14
 }
 /** Typical differences over this make items unlike each other, not a display. */
-const TOLERANCE: Readonly<Partial<Record<Channel, number>>> = { value: 0.1, chroma: 0.05, hue: 0.05, detail: 0.7 }
-/** Few things are looked at one by one; from a dozen on, the rest is a crowd. */
-const FEW = 5,
-  CROWD = 12
+const TOLERANCE: Readonly<Record<Channel, number>> = {
+  value: 0.1,
+  chroma: 0.05,
+  hue: 0.05,
+  detail: 0.7,
+  orientation: 0.5
+}
+/** From three things on one can be the odd one; from seven on, the rest is a crowd. */
+const FEW = 3,
+  CROWD = 7
 
 const CHANNEL_NAMES = ['value', 'chroma', 'hue', 'detail', 'orientation'] as const
 
@@ -68,14 +74,19 @@ export function uniquenessOf(items: readonly Item[]): Uniqueness {
         CHANNEL_NAMES.map(name => [name, apart[name][i] / (1.4826 * typical[name] + FLOOR[name])])
       ) as Record<Channel, number>
   )
-  let likeness = 1
-  for (const name of CHANNEL_NAMES) {
-    const tolerance = TOLERANCE[name]
-    if (tolerance) likeness *= Math.exp(-((typical[name] / tolerance) ** 2))
-  }
+  const likeness = Object.fromEntries(
+    CHANNEL_NAMES.map(name => [name, Math.exp(-((typical[name] / TOLERANCE[name]) ** 2))])
+  ) as Record<Channel, number>
   return {
     oddness,
-    total: oddness.map(o => CHANNEL_NAMES.reduce((sum, name) => sum + o[name] ** 4, 0) ** 0.25),
-    alike: likeness * Math.min(1, Math.max(0, (items.length - FEW) / (CROWD - FEW)))
+    // Each channel's oddness by its own likeness: a display of many hues is still alike in chroma.
+    total: oddness.map(o => CHANNEL_NAMES.reduce((sum, name) => sum + (likeness[name] * o[name]) ** 4, 0) ** 0.25),
+    alike: displayOf(likeness) * Math.min(1, (items.length - FEW + 1) / (CROWD - FEW + 1))
   }
+}
+
+/** A display is alike in most of what it could differ in: value, chroma, hue and size, the least alike of them let be. */
+function displayOf(likeness: Readonly<Record<Channel, number>>): number {
+  const [, ...others] = [likeness.value, likeness.chroma, likeness.hue, likeness.detail].sort((p, q) => p - q)
+  return others.reduce((product, one) => product * one, 1)
 }

@@ -5,7 +5,7 @@ import type { PieceReading } from '~~/core/critique/stations/piece'
 import type { AreaMeasures } from '~~/core/critique/piece/measure'
 import type { Reading } from '~~/core/critique/reading'
 import { useBenchPicture } from '~/composables/usePicture'
-import { drawFor } from '~/composables/draw'
+import { drawFor, drawNamed } from '~/composables/draw'
 import type { Area } from '~~/core/picture/area'
 
 /** The areas drawn on this piece, shared by all stations: each read in the station's own terms, and live while one is drawn or reshaped. */
@@ -127,6 +127,11 @@ async function rename(area: MarkedArea, to: string) {
         <button class="word-link" title="a" @click="drawFor('lasso')">by hand</button>
         <button class="word-link" title="b" @click="drawFor('rectangle')">box</button>
         <button class="word-link" title="p" @click="drawFor('polygon')">corners</button>
+        <template v-if="bench.station === 'focus'">
+          <span>and, met before anything measured:</span>
+          <button class="word-link" @click="drawNamed('the face')">a face here</button>
+          <button class="word-link" @click="drawNamed('the figure')">a figure here</button>
+        </template>
       </template>
     </p>
   </section>

@@ -17,7 +17,13 @@ interface Panel {
 }
 
 const PANELS: Readonly<Record<Station, Panel>> = {
-  'first-look': { parts: [() => import('./first-look/FirstLookPanel.vue'), 'readings'] },
+  'first-look': {
+    parts: [
+      () => import('./first-look/FirstLookPanel.vue'),
+      'readings',
+      () => import('./first-look/FirstThingsSeen.vue')
+    ]
+  },
   values: { parts: ['areas', 'readings', () => import('./values/ValuesPanel.vue')] },
   focus: {
     parts: [() => import('./focus/FocusAbout.vue'), 'areas', 'readings', () => import('./focus/FocusPanel.vue')]
@@ -33,7 +39,10 @@ const PANELS: Readonly<Record<Station, Panel>> = {
   },
   light: { parts: [() => import('./light/LightPanel.vue'), 'readings', 'areas'] },
   edges: { parts: ['areas', 'readings', () => import('./edges/EdgesPanel.vue')] },
-  verdict: { parts: [() => import('./verdict/VerdictPanel.vue')], unmeasured: true }
+  verdict: {
+    parts: [() => import('../FirstThings.vue'), () => import('./verdict/VerdictPanel.vue')],
+    unmeasured: true
+  }
 }
 
 const made = new Map<Bring, Component>()

@@ -86,6 +86,11 @@ const areas = computed(() =>
     )
     .map(a => ({ id: a.id, lines: outline(a.area, [6, 5]) }))
 )
+/** The picture within its margin. */
+const inside = computed(() => {
+  const area = bench.report?.picture.inside
+  return area && !bench.unseen ? outline(area, [1, 5]) : []
+})
 const stops = computed(() =>
   (bench.station === 'focus' ? bench.notes.stops : []).map((area, i) => {
     const [x, y] = props.frame.toWall(...tagCornerOf(area))
@@ -144,6 +149,7 @@ function drag(index: number, event: Konva.KonvaEventObject<DragEvent>) {
 
 <template>
   <Layer>
+    <Line v-for="(l, i) in inside" :key="`n${i}`" :config="l" />
     <template v-for="a in areas" :key="`a${a.id}`"><Line v-for="(l, i) in a.lines" :key="i" :config="l" /></template>
     <template v-for="s in stops" :key="`t${s.key}`"
       ><Line v-for="(l, i) in s.lines" :key="i" :config="l" /><Text :config="s.number"

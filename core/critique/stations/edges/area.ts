@@ -3,7 +3,7 @@ import type { CutOut } from '../../../measure/edges'
 import type { Silhouette } from '../../../measure/composition'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
-import { capital, percent } from '../../words'
+import { capital, isPlural, percent } from '../../words'
 
 const WHY = {
   cutout:
@@ -33,7 +33,17 @@ export function cutOutReading(what: string, { sharpness, detail }: CutOut, { cut
       high: Math.max(5, most),
       label: `${most.toFixed(1)} times ${how} than around, at most ${cutout} wanted`
     },
-    evidence: { name: 'edges' }
+    evidence: { name: 'edges' },
+    ...(pasted
+      ? {
+          weight: 0.6,
+          correction: {
+            what: `${capital(what)} ${isPlural(what) ? 'look' : 'looks'} cut out.`,
+            todo: 'Lose some of its edges into what lies behind, most of all on the shadow side.',
+            target: null
+          }
+        }
+      : {})
   }
 }
 

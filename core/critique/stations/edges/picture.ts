@@ -1,5 +1,6 @@
 /** Readings of the edges station, composition with it. */
 import { isMeasured, type CompositionSection, type EdgesSection } from '../../../measure/report'
+import { isNear, weighed } from '../../near'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
 import { percent } from '../../words'
@@ -13,59 +14,83 @@ const WHY = {
   horizon: 'A division at half the height makes two pictures of equal importance.'
 }
 
-export function linesReading({ lineDependence }: EdgesSection, standards: HouseStandards): Reading | null {
-  if (!isMeasured(lineDependence)) return null
-  const much = lineDependence > standards.lineDependence
+/** Null where value carries the form, as in most pictures. */
+export function linesReading(
+  { lineDependence: thinDarks, thinLights }: EdgesSection,
+  standards: HouseStandards
+): Reading | null {
+  if (!isMeasured(thinDarks) || !isMeasured(thinLights)) return null
+  // Grain, leaves and gravel have thin lights as well: only what is more than those was drawn.
+  const lineDependence = thinDarks - 0.7 * thinLights
+  if (lineDependence <= standards.lineDependence) return null
+  const soft = isNear(lineDependence, standards.lineDependence)
   return {
     id: 'edges.lines',
     station: 'edges',
-    verdict: much ? 'look' : 'works',
+    verdict: 'look',
     why: WHY.lines,
     trains: [],
-    sentence: much
-      ? `Thin dark lines carry ${percent(lineDependence)} of the contrast: form is drawn where it could be turned by value.`
-      : `Value carries the form; thin lines have ${percent(lineDependence)} of the contrast.`,
+    sentence: soft
+      ? `Thin dark lines carry a good part of the contrast, ${percent(lineDependence)}.`
+      : `Thin dark lines carry ${percent(lineDependence)} of the contrast: form is drawn where it could be turned by value.`,
     figure: {
       unit: 'share',
       value: lineDependence,
       standard: standards.lineDependence,
       low: 0,
-      high: 0.5,
-      label: `lines carry ${percent(lineDependence)}, at most ${percent(standards.lineDependence)} wanted`
+      high: 0.6,
+      label: `lines carry ${percent(lineDependence)}, at most ${percent(standards.lineDependence)} wanted`,
+      house: 'lineDependence'
     },
     evidence: { name: 'edges' },
-    ...(much
-      ? {
-          correction: {
-            what: 'Form is described by line.',
-            todo: 'Lose the line on the light side and let the value behind it make the edge.',
-            target: { measure: 'line-dependence', atMost: standards.lineDependence }
-          }
-        }
-      : {})
+    weight: weighed(lineDependence, standards.lineDependence, 1.2),
+    correction: {
+      what: 'Form is described by line.',
+      todo: 'Lose the line on the light side and let the value behind it make the edge.',
+      target: { measure: 'line-dependence', atMost: standards.lineDependence }
+    }
   }
 }
 
+/** Sharpness within this of the rest is the same. */
+const ALIKE = 0.1
+/** So much softer than the rest, the focus is out of focus. */
+const BLURRED = 0.7
+
 export function fallOffReading({ sharpness }: EdgesSection): Reading | null {
-  const { focus, near, rest } = sharpness
-  if (!isMeasured(focus) || !isMeasured(near) || !isMeasured(rest)) return null
-  const falls = focus >= near && near >= rest * 0.95
+  const { focus, rest } = sharpness
+  if (!isMeasured(focus) || !isMeasured(rest) || rest < 1e-3) return null
+  const ratio = focus / rest
+  if (Math.abs(ratio - 1) <= ALIKE) return null
+  const sharp = ratio > 1,
+    apart = percent(Math.abs(ratio - 1))
   return {
     id: 'edges.falloff',
     station: 'edges',
-    verdict: falls ? 'works' : focus < rest ? 'fix' : 'look',
+    verdict: sharp ? 'works' : ratio < BLURRED ? 'fix' : 'look',
     why: WHY.falloff,
     trains: [],
-    sentence: falls
-      ? 'Edges are sharpest at the focus and soften away from it.'
-      : focus < rest
-        ? 'Edges are softer at the focus than in the rest of the picture.'
-        : 'Sharpness does not fall off gradually: the edges beside the focus are out of step.',
-    evidence: { name: 'edges' }
+    sentence: sharp
+      ? `The edges are sharpest at the focus, ${apart} more than in the rest.`
+      : `The edges at the focus are ${apart} softer than in the rest of the picture.`,
+    evidence: { name: 'edges' },
+    ...(sharp
+      ? {}
+      : {
+          weight: weighed(1 - ratio, ALIKE, 0.6),
+          correction: {
+            what: 'The focus is softer than what is around it.',
+            todo: 'Sharpen one edge at the focus and lose some of the others.',
+            target: null
+          }
+        })
   }
 }
 
-export function symmetryReading({ symmetry }: CompositionSection, standards: HouseStandards): Reading | null {
+export function symmetryReading(
+  { symmetryAcross: symmetry }: CompositionSection,
+  standards: HouseStandards
+): Reading | null {
   if (!isMeasured(symmetry) || symmetry <= standards.symmetry) return null
   return {
     id: 'composition.symmetry',
@@ -73,8 +98,9 @@ export function symmetryReading({ symmetry }: CompositionSection, standards: Hou
     verdict: 'look',
     why: WHY.symmetry,
     trains: [],
-    sentence: `The picture nearly mirrors itself (${percent(symmetry)} alike).`,
-    evidence: { name: 'mirrored' }
+    sentence: `The picture nearly mirrors itself: its halves are ${percent(symmetry)} alike.`,
+    evidence: { name: 'mirrored' },
+    weight: 0.2
   }
 }
 
@@ -88,8 +114,9 @@ export function horizonReading({ horizon }: CompositionSection, standards: House
     why: WHY.horizon,
     trains: [],
     sentence: halved
-      ? `The strongest division cuts the picture in half, at ${percent(horizon)} of its height.`
-      : `The strongest division lies at ${percent(horizon)} of the height, off the middle.`,
-    points: [0.03, 0.97].map(x => ({ x, y: horizon, label: '–' }))
+      ? `A division from side to side cuts the picture in half, at ${percent(horizon)} of its height.`
+      : `The picture is divided ${horizon < 0.5 ? 'above' : 'below'} its middle, at ${percent(horizon)} of the height from the top.`,
+    points: [0.03, 0.97].map(x => ({ x, y: horizon, label: '–' })),
+    ...(halved ? { weight: 0.35 } : {})
   }
 }

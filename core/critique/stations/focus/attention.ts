@@ -1,9 +1,10 @@
 /** Readings of where the eye goes, and of what stops it there. */
-import type { Causes, FocusSection, Peak } from '../../../measure/report'
-import { isMeasured } from '../../../measure/report'
+import { isMeasured, type Causes, type FocusSection, type Peak } from '../../../measure/report'
+import { areaHolds, type Area } from '../../../picture/area'
+import { weighed } from '../../near'
 import type { Reading } from '../../reading'
-import { count, list } from '../../words'
-import { placeWords } from '../places'
+import { capital, count, list } from '../../words'
+import { inPlace, placeWords, thingWords } from '../places'
 
 const WHY = {
   path: 'The eye goes where something differs: the strongest contrast, the sharpest detail, the whitest white, the strongest colour. What it meets first is what the picture is taken to be about.',
@@ -27,103 +28,145 @@ export function causeWords({ causes }: Peak): string {
   return list(ranked.slice(0, ranked[1][1] > 0.6 * ranked[0][1] ? 2 : 1).map(([name]) => CAUSE_WORDS[name]))
 }
 
+/** One peak over another by less than this, and nobody could say which the eye meets first. */
+export const SHARED = 1.15
+/** From here on it is met first plainly. */
+const PLAINLY = 1.5
+
 const numbered = (peaks: readonly Peak[]): Reading['points'] =>
   peaks.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) }))
 
+/** Things the eye meets, each called once, and no ninth of the picture twice: what lies there belongs together. */
+function called(peaks: readonly Peak[]): string[] {
+  const places = peaks.map(placeWords)
+  return [...new Set(peaks.filter((_, i) => places.indexOf(places[i]) === i).map(thingWords))]
+}
+const forCause = (peak: Peak): string => (peak.known ? '' : `, for ${causeWords(peak)}`)
+
 export function pathReading({ peaks }: FocusSection): Reading | null {
   if (!isMeasured(peaks) || peaks.length === 0) return null
-  const [first, ...others] = peaks
-  const places = [...new Set(others.map(placeWords))].filter(place => place !== placeWords(first))
-  const rest = places.length ? ` Then ${list(places)}.` : ' Nothing else calls it away.'
+  const first = peaks[0],
+    sharing = first.known ? [first] : peaks.filter(p => p.strength * SHARED > first.strength)
+  const [thing, ...others] = called(sharing.length > 1 ? sharing : peaks),
+    shared = sharing.length > 1 && others.length > 0
+  // Which of many is first is not for the measure to say: it is no fault by itself.
+  const sentence = !shared
+    ? `The eye goes first to ${thing}${forCause(first)}.${others.length > 0 ? ` Then to ${list(others.slice(0, 2))}.` : ' Nothing else calls it away.'}`
+    : others.length > 2
+      ? `Several places share the first look, among them ${list([thing, ...others.slice(0, 2)])}.`
+      : `${capital(count(others.length + 1))} places share the first look: ${list([thing, ...others])}.`
   return {
     id: 'focus.path',
     station: 'focus',
     verdict: 'works',
     why: WHY.path,
     trains: [],
-    sentence: `The eye goes first to ${placeWords(first)}, for ${causeWords(first)}.${rest}`,
+    sentence,
     evidence: { name: 'attention' },
-    points: numbered(peaks)
+    points: numbered(shared ? sharing : peaks)
   }
 }
 
 export function intendedReading(focus: FocusSection): Reading | null {
-  const { peaks } = focus
-  if (!isMeasured(peaks) || peaks.length === 0 || focus.rank === undefined || focus.competitors === undefined)
-    return null
-  const rank = isMeasured(focus.rank) ? focus.rank : null
-  const thief = focus.competitors[0]
-  const sentence =
-    rank === 1
-      ? 'The eye goes first where it should.'
-      : rank === null
-        ? `Nothing stops the eye where it should go; ${placeWords(thief)} takes it, for ${causeWords(thief)}.`
-        : `The eye comes here ${['', 'first', 'second', 'third', 'fourth', 'fifth'][rank]}; ${placeWords(thief)} is before it, for ${causeWords(thief)}.`
-  return {
+  const { peaks, rank: ranked, competitors } = focus
+  if (!isMeasured(peaks) || peaks.length === 0 || ranked === undefined || competitors === undefined) return null
+  const rank = isMeasured(ranked) ? ranked : null,
+    own = rank === null ? null : peaks[rank - 1],
+    rival = competitors.find(p => own === null || p.strength * SHARED > own.strength) ?? null
+  const base = {
     id: 'focus.intended',
     station: 'focus',
-    verdict: rank === 1 ? 'works' : rank === 2 ? 'look' : 'fix',
-    sentence,
     why: WHY.intended,
     trains: [],
     evidence: { name: 'attention' },
-    points: numbered(peaks),
-    ...(rank === 1
-      ? {}
-      : {
-          correction: {
-            what: 'The eye is taken elsewhere before it comes here.',
-            todo: `Quiet ${placeWords(thief)} first; then push what the picture is about, in one way only.`,
-            target: { measure: 'focus-rank', atMost: 1 }
-          }
-        })
+    points: numbered(peaks)
+  } as const
+  if (own && !rival)
+    return {
+      ...base,
+      verdict: 'works',
+      sentence: `The eye goes first where it should, to ${thingWords(own)}${forCause(own)}.`
+    }
+  const thief = rival ?? competitors[0]
+  const over = own === null ? Infinity : thief.strength / own.strength
+  const sentence =
+    own === null
+      ? `Nothing stops the eye where it should go: ${thingWords(thief)} takes it${forCause(thief)}.`
+      : over < SHARED
+        ? `The focus shares the first look with ${thingWords(thief)}.`
+        : `The eye comes here ${['', 'first', 'second', 'third', 'fourth', 'fifth'][rank!]}: ${thingWords(thief)} is before it${forCause(thief)}.`
+  return {
+    ...base,
+    verdict: over >= PLAINLY ? 'fix' : 'look',
+    sentence,
+    weight: own === null ? 1 : weighed(over, 1, 3),
+    correction: {
+      what: `The eye goes to ${thingWords(thief)} before it comes here.`,
+      todo: `Quiet ${thingWords(thief)} first; then push what the picture is about, in one way only.`,
+      target: { measure: 'focus-rank', atMost: 1 }
+    }
   }
 }
 
-export function contrastReading({ contrast, elsewhere, ratio }: FocusSection): Reading | null {
-  if (
-    contrast === undefined
-    || elsewhere === undefined
-    || ratio === undefined
-    || !isMeasured(elsewhere)
-    || !isMeasured(ratio)
-  )
-    return null
-  const strong = ratio >= 1
+/** Among windows of its size the focus has more contrast than this share of them, or less than that. */
+const STANDS_OUT = 0.9,
+  FALLS_SHORT = 0.5
+
+export function contrastReading(focus: FocusSection): Reading | null {
+  const { contrast, elsewhere, standing, rank, saturationRatio } = focus
+  if (contrast === undefined || elsewhere === undefined || standing === undefined) return null
+  if (!isMeasured(elsewhere) || !isMeasured(standing)) return null
+  const strong = standing >= STANDS_OUT,
+    weak = standing < FALLS_SHORT
+  // A focus that is met first, or stands out by its colour, needs no contrast of value as well.
+  const byOther = rank === 1 || (saturationRatio !== undefined && isMeasured(saturationRatio) && saturationRatio > 1.2)
+  if (!strong && (!weak || byOther)) return null
+  const tenths = count(Math.max(1, Math.min(9, Math.round(10 * (strong ? standing : 1 - standing)))))
   return {
     id: 'focus.contrast',
     station: 'focus',
-    verdict: strong ? 'works' : ratio > 0.8 ? 'look' : 'fix',
+    verdict: strong ? 'works' : 'look',
     why: WHY.contrast,
     trains: [],
     sentence: strong
-      ? `The strongest contrast is at the focus: ${Math.round(contrast)} steps, ${Math.round(elsewhere)} elsewhere.`
-      : `The focus has ${Math.round(contrast)} steps of contrast; another place as large has ${Math.round(elsewhere)}.`,
+      ? `The contrast is spent where it should be: ${Math.round(contrast)} steps at the focus, more than in ${tenths} of ten places as large.`
+      : `The focus has ${Math.round(contrast)} steps of contrast, less than ${tenths} of ten places as large.`,
     figure: {
       unit: 'steps',
       value: contrast,
       standard: elsewhere,
       low: 0,
       high: 100,
-      label: `contrast at the focus ${Math.round(contrast)}, elsewhere ${Math.round(elsewhere)}`
+      label: `contrast at the focus ${Math.round(contrast)}, the most elsewhere ${Math.round(elsewhere)}`
     },
-    evidence: { name: 'grey' }
+    evidence: { name: 'grey' },
+    ...(strong ? {} : { weight: weighed(1 - standing, 1 - FALLS_SHORT, 1) })
   }
 }
 
-export function whitesReading({ whites }: FocusSection): Reading | null {
+/** Beyond so many nobody counts them. */
+const COUNTED = 4
+
+/** @param focus where the eye should go: whites beside it are rivals, without it they are only told. */
+export function whitesReading({ whites }: FocusSection, focus: Area | null): Reading | null {
   if (whites.length === 0) return null
-  const single = whites.length === 1
-  return {
+  const base = {
     id: 'focus.whites',
     station: 'focus',
-    verdict: single ? 'works' : 'look',
     why: WHY.whites,
     trains: [],
-    sentence: single
-      ? `One bare white, in ${placeWords(whites[0])}.`
-      : `${count(whites.length).replace(/^./, c => c.toUpperCase())} bare whites; the largest lies in ${placeWords(whites[0])}.`,
     evidence: { name: 'near-white' },
     points: whites.map((w, i) => ({ x: w.x, y: w.y, label: String(i + 1) }))
+  } as const
+  const [largest, ...others] = whites
+  if (others.length === 0)
+    return { ...base, verdict: 'works', sentence: `One bare white, ${inPlace(largest)}: the lightest accent.` }
+  const many = whites.length > COUNTED ? 'Many' : capital(count(whites.length)),
+    rivals = focus === null ? 0 : whites.filter(w => !areaHolds(focus, w.x, w.y)).length
+  return {
+    ...base,
+    verdict: rivals > 2 ? 'look' : 'works',
+    sentence: `${many} bare whites; the largest lies ${inPlace(largest)}.${rivals > 2 ? ' They compete with the focus.' : ''}`,
+    ...(rivals > 2 ? { weight: weighed(rivals, 1, 12) } : {})
   }
 }

@@ -10,7 +10,7 @@ export const focusReadings: StationReadings = {
       ...placed('focus', [read && intendedReading(read)], known.focus),
       ...placed('picture', [read && pathReading(read)], known.focus),
       ...placed('focus', [read && contrastReading(read)], known.focus),
-      ...placed('picture', [read && whitesReading(read)], known.focus),
+      ...placed('picture', [read && whitesReading(read, known.focus)], known.focus),
       ...placed('stops', [route && routeReading(route)])
     ]
   }

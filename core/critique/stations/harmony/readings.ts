@@ -1,14 +1,19 @@
 import { isMeasured } from '../../../measure/report'
 import { placed, type StationReadings } from '../piece'
-import { declaredReading, proportionReading, saturationReading, schemeReading } from './picture'
+import { proportionReading, saturationReading } from './amounts'
+import { declaredReading } from './declared'
+import { schemeReading } from './scheme'
 
 export const harmonyReadings: StationReadings = {
-  ofPiece: ({ report: { harmony, wheel }, extras: { declared }, standards }) => {
+  ofPiece: ({ report: { harmony, focus, wheel }, extras: { declared }, standards }) => {
     if (!isMeasured(harmony)) return []
     return [
       ...placed('picture', [schemeReading(harmony, wheel, standards)]),
       ...placed('plan', [declared && declaredReading(declared, wheel)]),
-      ...placed('picture', [proportionReading(harmony, standards), saturationReading(harmony, standards)])
+      ...placed('picture', [
+        proportionReading(harmony, standards),
+        saturationReading(harmony, isMeasured(focus) ? focus : null, standards)
+      ])
     ]
   }
 }

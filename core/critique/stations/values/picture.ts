@@ -1,38 +1,62 @@
 /** Readings of the whole picture's values. */
 import type { ValueSection } from '../../../measure/report'
 import { rangeVerdict } from '../../../measure/value'
+import { isNear, weighed } from '../../near'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
-import { capital, count, percent, steps } from '../../words'
+import { capital, count, list, percent, steps } from '../../words'
+import { inPlace } from '../places'
 
 const WHY = {
   range:
     'The jump from darkest dark to lightest light is what reads first and from farthest. In the middle tones alone, nothing can come forward.',
   groups:
-    'A picture reads by a few big values. With two it is a poster, with four to six it has room for light, shade and accents; beyond that the eye finds no order.',
+    'A picture reads by a few big values. With two it is a poster, with three it has light, shade and something between.',
   black: 'Flat black draws the eye, cannot be shaded further, and hides whether the dark is warm or cool.',
   key: 'The key sets the mood before anything is recognised: a low key is night or weight, a high key air and light. It should be chosen, not drifted into.'
 }
 
+/** A narrow range in a high or a low key is meant from this many steps on: under it even mist is flat. */
+const MEANT = 35
+/** Under this much of the picture there is none of it to speak of. */
+const HARDLY = 0.005
+
+/** What the range lacks: said only where there is none of it. */
+function missing({ darkest, thirds }: ValueSection): string {
+  const noDark = darkest > 25,
+    noLight = thirds.light < HARDLY
+  if (noDark && noLight) return ' There is neither a true dark nor a true light.'
+  return noDark ? ' There is no dark.' : noLight ? ' There is no light.' : ''
+}
+
 export function rangeReading(value: ValueSection, { range }: HouseStandards): Reading {
-  const verdict = rangeVerdict(value.range, range)
-  const missing =
-    value.darkest > 25 && value.lightest < 80
-      ? 'There is neither a true dark nor a true light.'
-      : value.darkest > 25
-        ? 'There is no dark.'
-        : value.lightest < 80
-          ? 'There is no light.'
-          : ''
+  const verdict = rangeVerdict(value.range, range),
+    bound = verdict === 'narrow' ? range.moderate : range.full
+  const soft = verdict !== 'full' && isNear(value.range, bound),
+    said = `${steps(value.range)} steps, from ${steps(value.darkest)} to ${steps(value.lightest)}`
   const sentence =
     verdict === 'full'
-      ? `The range is full: ${steps(value.range)} steps, from ${steps(value.darkest)} to ${steps(value.lightest)}. The lights can come forward.`
-      : `The range is ${verdict}: ${steps(value.range)} steps, where a full one has ${range.full} or more.${missing ? ` ${missing}` : ''}`
+      ? `The range is full: ${said}. The lights can come forward.`
+      : soft
+        ? `The range is just under ${verdict === 'narrow' ? 'moderate' : 'full'}: ${steps(value.range)} steps, where ${bound} are wanted.${missing(value)}`
+        : `The range is ${verdict}: ${steps(value.range)} steps, where a full one has ${range.full} or more.${missing(value)}`
   const push = value.darkest > 100 - value.lightest ? 'the darkest dark down' : 'the lightest light up'
+  // A picture all in its lights or all in its darks may mean it: mist, snow, night. A moderate range is no fault by itself.
+  const meant = value.key !== 'middle' && value.range >= MEANT,
+    lacks = missing(value) !== '' && value.key === 'middle'
   return {
     id: 'value.range',
     station: 'values',
-    verdict: verdict === 'full' ? 'works' : verdict === 'moderate' ? 'look' : 'fix',
+    verdict:
+      verdict === 'narrow'
+        ? meant
+          ? 'works'
+          : soft || value.key !== 'middle'
+            ? 'look'
+            : 'fix'
+        : verdict === 'full' || !lacks
+          ? 'works'
+          : 'look',
     sentence,
     why: WHY.range,
     figure: {
@@ -41,13 +65,15 @@ export function rangeReading(value: ValueSection, { range }: HouseStandards): Re
       standard: range.full,
       low: 0,
       high: 100,
-      label: `range ${steps(value.range)} of 100, ${range.full} wanted`
+      label: `range ${steps(value.range)} of 100, ${range.full} wanted`,
+      house: 'range'
     },
     evidence: { name: 'grey' },
     trains: [],
     ...(verdict === 'full'
       ? {}
       : {
+          weight: weighed(range.full - value.range, 0, range.full),
           correction: {
             what: `The values stay between ${steps(value.darkest)} and ${steps(value.lightest)}.`,
             todo: `Push ${push} first, where the picture is about something, and leave the rest.`,
@@ -57,80 +83,103 @@ export function rangeReading(value: ValueSection, { range }: HouseStandards): Re
   }
 }
 
+/** Said of a picture that is carried by two or three values: of most there is nothing to say. */
 export function groupsReading(value: ValueSection): Reading | null {
   if (!Array.isArray(value.groups)) return null
-  const n = value.groups.length
-  const values = (value.groups as readonly { value: number }[]).map(g => steps(g.value)).join(', ')
-  const sentence =
-    n === 2
-      ? `Two values carry the picture: ${values}. It reads as a poster does.`
-      : `${capital(count(n))} values carry the picture: ${values}.`
+  const groups = value.groups as readonly { value: number; share: number }[]
+  if (groups.length > 3) return null
+  const each = list(groups.map(g => `${steps(g.value)} (${percent(g.share)})`))
   return {
     id: 'value.groups',
     station: 'values',
-    verdict: n >= 3 ? 'works' : 'look',
-    sentence,
+    verdict: 'works',
+    sentence: `${capital(count(groups.length))} values carry the picture: ${each}.${groups.length === 2 ? ' It reads as a poster does.' : ''}`,
     why: WHY.groups,
     evidence: { name: 'groups', count: null },
     trains: []
   }
 }
 
-export function blackReading(value: ValueSection, standards: HouseStandards): Reading {
-  const over = value.nearBlack > standards.nearBlack
-  return {
+/** In a picture that is dark as a whole black is where the dark ends; in a light one it is a hole. So much more of it is let pass. */
+const NIGHT = 5,
+  DARK = 0.5
+/** Over its bound by this it is a fault, up to there a question. */
+const PLAINLY = 2
+/** A dark picture without flat black is worth a word; a light one has no reason to have any. */
+const DARK_PICTURE = 0.3
+
+export function blackReading({ flatBlack, thirds, key }: ValueSection, standards: HouseStandards): Reading | null {
+  const { share, patches } = flatBlack,
+    bound = standards.nearBlack * (key === 'low' || thirds.dark >= DARK ? NIGHT : 1),
+    over = share > bound
+  if (!over && (share > 0 || thirds.dark < DARK_PICTURE)) return null
+  const base = {
     id: 'value.black',
     station: 'values',
-    verdict: !over ? 'works' : standards.black === 'avoid' ? 'fix' : 'look',
-    sentence: over
-      ? `Flat black fills ${percent(value.nearBlack)} of the picture.${standards.black === 'avoid' ? '' : ' Is it meant everywhere?'}`
-      : value.nearBlack > 0
-        ? `Black is kept to ${percent(value.nearBlack)} of the picture.`
-        : 'No flat black: every dark still has a colour.',
     why: WHY.black,
-    ...(over
-      ? {
-          figure: {
-            unit: 'share',
-            value: value.nearBlack,
-            standard: standards.nearBlack,
-            low: 0,
-            high: Math.max(0.2, 1.2 * value.nearBlack),
-            label: `flat black ${percent(value.nearBlack)}, at most ${percent(standards.nearBlack)} wanted`
-          }
-        }
-      : {}),
     evidence: { name: 'near-black' },
-    trains: [],
-    ...(over
-      ? {
-          correction: {
-            what: 'The darks are flat black.',
-            todo: 'Mix a dark of the same value from two opposites, and lean it to the temperature of the other darks.',
-            target: { measure: 'near-black', atMost: standards.nearBlack }
-          }
-        }
-      : {})
+    trains: []
+  } as const
+  if (!over)
+    return {
+      ...base,
+      verdict: 'works',
+      sentence: 'The picture is dark, and every dark still has a colour: no flat black.'
+    }
+  const where = [...new Set(patches.slice(0, 2).map(inPlace))].join(' and ')
+  const avoid = standards.black === 'avoid'
+  return {
+    ...base,
+    verdict: avoid && share > PLAINLY * bound ? 'fix' : 'look',
+    sentence: `Flat black fills ${percent(share)} of the picture, most of it ${where}.${avoid ? '' : ' Is it meant everywhere?'}`,
+    figure: {
+      unit: 'share',
+      value: share,
+      standard: bound,
+      low: 0,
+      high: Math.max(0.2, 1.2 * share),
+      label: `flat black ${percent(share)}, at most ${percent(bound)} wanted`,
+      house: 'nearBlack'
+    },
+    points: patches.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) })),
+    weight: weighed(share, bound, 0.4),
+    correction: {
+      what: `The darks ${where} are flat black.`,
+      todo: 'Mix a dark of the same value from two opposites, and lean it to the temperature of the other darks.',
+      target: { measure: 'near-black', atMost: standards.nearBlack }
+    }
   }
 }
 
-export function keyReading(value: ValueSection): Reading {
-  const where = {
-    low: 'The picture sits in a low key',
-    middle: 'The picture sits in the middle key',
-    high: 'The picture sits in a high key'
-  }[value.key]
-  const { dark, middle, light } = value.thirds
-  const crowded = middle > 0.85
-  return {
+const KEY_WORDS = { low: 'a low key', high: 'a high key' } as const
+/** From this share on the middle tones hold nearly everything. */
+const CROWDED = 0.85
+
+export function keyReading({ key, thirds, range }: ValueSection, standards: HouseStandards): Reading | null {
+  const base = {
     id: 'value.key',
     station: 'values',
-    verdict: crowded ? 'look' : 'works',
-    sentence: crowded
-      ? `${percent(middle)} of the picture lies in the middle tones.`
-      : `${where}: ${percent(dark)} dark, ${percent(middle)} middle, ${percent(light)} light.`,
     why: WHY.key,
     evidence: { name: 'two-values' },
     trains: []
+  } as const
+  const { dark, middle, light } = thirds
+  if (middle > CROWDED) {
+    // With a narrow range that is the same fault, and said there.
+    if (range < standards.range.moderate) return null
+    return {
+      ...base,
+      verdict: 'look',
+      sentence: `${percent(middle)} of the picture lies in the middle tones.`,
+      weight: 0.2
+    }
   }
+  if (key === 'middle') return null
+  const parts = [
+    [dark, 'dark'],
+    [middle, 'middle'],
+    [light, 'light']
+  ] as const
+  const shares = list(parts.filter(([share]) => share >= HARDLY).map(([share, word]) => `${percent(share)} ${word}`))
+  return { ...base, verdict: 'works', sentence: `The picture sits in ${KEY_WORDS[key]}: ${shares}.` }
 }

@@ -20,6 +20,16 @@ export function planesValueReading({ steps: planes, inOrder }: DepthLadder): Rea
       inOrder === false
         ? `The middle plane is out of its place: ${ladder}.`
         : `The planes step back in value: ${ladder}.`,
-    evidence: { name: 'grey' }
+    evidence: { name: 'grey' },
+    ...(inOrder === false
+      ? {
+          weight: 0.6,
+          correction: {
+            what: 'The middle plane is out of its place.',
+            todo: 'Bring its value between those of the near and the far plane.',
+            target: null
+          }
+        }
+      : {})
   }
 }

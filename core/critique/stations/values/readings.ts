@@ -15,7 +15,7 @@ export const valuesReadings: StationReadings = {
         rangeReading(value, standards),
         groupsReading(value),
         blackReading(value, standards),
-        keyReading(value)
+        keyReading(value, standards)
       ]),
       ...placed('reference', [reference && isMeasured(reference) ? referenceReading(value, reference) : null]),
       ...placed('planes', [planesValueReading(depth)]),

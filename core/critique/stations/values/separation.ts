@@ -3,7 +3,8 @@ import type { Separation } from '../../../measure/report'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
 import { merges } from '../../../measure/separation'
-import { capital, steps } from '../../words'
+import { weighed } from '../../near'
+import { capital, isPlural, steps } from '../../words'
 
 const WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
 
@@ -15,11 +16,13 @@ export function separationReading(what: string, separation: Separation, { merge 
   const apart = Math.abs(separation.deltaValue)
   const lost = merges(separation.deltaValue, separation.deltaE, merge)
   const thin = !lost && apart < merge.value
+  const several = isPlural(what),
+    it = several ? 'them' : 'it'
   const sentence = lost
-    ? `${capital(what)} merges with its surroundings: ${steps(apart)} apart, ${merge.value} wanted.`
+    ? `${capital(what)} ${several ? 'merge with their' : 'merges with its'} surroundings: ${steps(apart)} apart, ${merge.value} wanted.`
     : thin
-      ? `${capital(what)} is held apart by colour alone: only ${steps(apart)} value steps.`
-      : `${capital(what)} stands clear: ${steps(apart)} value steps ${separation.deltaValue > 0 ? 'lighter' : 'darker'} than what is around it.`
+      ? `${capital(what)} ${several ? 'are' : 'is'} held apart by colour alone: only ${steps(apart)} value steps.`
+      : `${capital(what)} ${several ? 'stand' : 'stands'} clear: ${steps(apart)} value steps ${separation.deltaValue > 0 ? 'lighter' : 'darker'} than what is around ${it}.`
   return {
     id: 'value.separation',
     station: 'values',
@@ -32,14 +35,16 @@ export function separationReading(what: string, separation: Separation, { merge 
       standard: merge.value,
       low: 0,
       high: Math.max(40, apart),
-      label: `${steps(apart)} value steps apart, ${merge.value} wanted`
+      label: `${steps(apart)} value steps apart, ${merge.value} wanted`,
+      house: 'merge'
     },
     evidence: { name: 'grey' },
     trains: [],
     ...(lost || thin
       ? {
+          weight: lost ? weighed(merge.value - apart, -merge.value, merge.value) : 0.2,
           correction: {
-            what: `${capital(what)} merges with what is around it.`,
+            what: `${capital(what)} ${several ? 'merge' : 'merges'} with what is around ${it}.`,
             todo:
               separation.deltaValue >= 0
                 ? 'Lift it, or lower what lies behind it, until it comes away with the eyes half closed.'
