@@ -167,9 +167,9 @@ const PLANTED = [
   ['6/harmony', 'harmony.proportion', 'No colour leads'],
   ['7/harmony', 'harmony.saturation', 'misses an accent'],
   ['8/focus', 'focus.intended', 'the upper right is before it'],
-  ['9/temperature', 'temperature.light', 'Light and dark have the same temperature'],
+  ['9/temperature', 'temperature.balance', 'The picture leans warm'],
   ['9/light', 'light.leaves.ochre', 'Ochre leaves the light'],
-  ['8/edges', 'edges.falloff', 'sharpest at the focus']
+  ['8/edges', 'edges.falloff', 'softer than in the rest']
 ] as const
 
 test('every planted fault is named where it belongs', async ({ page }) => {
@@ -295,11 +295,11 @@ test("readings are the instructor's to overrule, and house standards move them a
   await open(page, '/bench/9/values')
   const range = page.locator('[data-reading="value.range"]'),
     key = page.locator('[data-reading="value.key"]')
-  await expect(range).toHaveAttribute('data-verdict', 'look')
+  await expect(range).toHaveAttribute('data-verdict', 'works')
   await key.getByRole('button', { name: 'works' }).click()
   await key.getByRole('button', { name: 'set aside' }).click()
   await expect(key).toContainText('Set aside:')
-  await range.getByRole('button', { name: 'look again' }).click()
+  await range.getByRole('button', { name: 'works' }).click()
   await range.getByRole('group').getByRole('button', { name: 'fix' }).click()
   await expect(range).toContainText('fix (yours)')
   await page.reload()
@@ -309,8 +309,8 @@ test("readings are the instructor's to overrule, and house standards move them a
   await expect(key).toHaveAttribute('data-verdict', 'works')
 
   await range.getByRole('button', { name: 'fix (yours)' }).click()
-  await range.getByRole('group').getByRole('button', { name: 'look again' }).click()
-  await expect(range).toHaveAttribute('data-verdict', 'look')
+  await range.getByRole('group').getByRole('button', { name: 'works' }).click()
+  await expect(range).toHaveAttribute('data-verdict', 'works')
 
   await page.getByRole('button', { name: 'standards', exact: true }).click()
   const full = page.getByLabel('A full range')

@@ -8,10 +8,10 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['tamsin', '/bench/2/first-look', '.question'],
   ['tamsin', '/bench/1/values', '[data-reading="value.separation"]'],
   ['tamsin', '/bench/8/focus', '[data-reading="focus.intended"]'],
-  ['tamsin', '/bench/9/temperature', '[data-reading="temperature.light"]'],
+  ['tamsin', '/bench/9/temperature', '[data-reading="temperature.balance"]'],
   ['tamsin', '/bench/1/harmony', '.ranking'],
   ['tamsin', '/bench/9/light', '[data-reading="light.leaves.ochre"]'],
-  ['tamsin', '/bench/8/edges', '[data-reading="edges.lines"]'],
+  ['tamsin', '/bench/8/edges', '[data-reading="edges.falloff"]'],
   ['tamsin', '/bench/1/verdict', '.corrections'],
   ['tamsin', '/exercises', 'li'],
   ['ada', '/work', '.piece'],
@@ -64,5 +64,5 @@ test('the focus station names what takes the eye, and shows the route on the pic
   await expect(intended).toContainText('the upper right')
   await intended.getByRole('button', { name: 'show me' }).click()
   await expect(page.locator('canvas[data-lens="attention"]')).toBeVisible()
-  await expect(page.locator('[data-reading="focus.contrast"]')).toContainText('another place as large has')
+  await expect(page.locator('[data-reading="focus.path"]')).toContainText('The eye goes first to')
 })

@@ -52,7 +52,7 @@ const SHOTS: readonly Shot[] = [
     file: 'bench-temperature',
     who: 'tamsin',
     path: '/bench/9/temperature',
-    ready: '[data-reading="temperature.light"]',
+    ready: '[data-reading="temperature.balance"]',
     then: page => page.keyboard.press('2')
   },
   { file: 'bench-light', who: 'tamsin', path: '/bench/9/light', ready: '[data-reading="light.leaves.ochre"]' },
@@ -60,7 +60,7 @@ const SHOTS: readonly Shot[] = [
     file: 'bench-edges',
     who: 'tamsin',
     path: '/bench/8/edges',
-    ready: '[data-reading="edges.lines"]',
+    ready: '[data-reading="edges.falloff"]',
     then: async page => {
       await page.getByRole('button', { name: 'try other framings' }).click()
       await page.locator('.framing canvas').first().waitFor()

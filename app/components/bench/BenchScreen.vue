@@ -6,7 +6,6 @@ import { rowOf, tagOf } from '~~/core/critique/stations/table'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import { keptCorrection } from '~/utils/keptCorrection'
 import { worksUnmeasured } from '~/components/bench/stations/panels'
-import type { ProbeReading } from '~/workers/protocol'
 
 /** The bench of one piece: it stays while the stations are walked, and with it the picture and the worker. */
 const route = useRoute()
@@ -57,7 +56,6 @@ onMounted(async () => {
     problem.value = messageOf(error)
   }
 })
-const wheel = computed(() => bench.known.wheel)
 usePieceMeasures(picture, loaded)
 useIntervalFn(() => {
   if (!loaded.value) return
@@ -70,22 +68,7 @@ const row = computed(() => rowOf(bench.station))
 const choices = computed(() => row.value.lenses(bench.report, bench.standards))
 const opened = ref<number | null>(null)
 
-/** The probe asks as the pointer moves, one question in flight. */
-const probe = ref<ProbeReading | null>(null)
-let asked: { x: number; y: number } | null = null
-let asking = false
-async function point(at: { x: number; y: number } | null) {
-  asked = at
-  if (!at) probe.value = null
-  if (asking || !picture.ready.value) return
-  asking = true
-  while (asked) {
-    const now: { x: number; y: number } = asked
-    asked = null
-    probe.value = await picture.client.call(w => w.probe(now.x, now.y, wheel.value)).catch(() => null)
-  }
-  asking = false
-}
+const { probe, point } = useProbe(picture)
 const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
 </script>
 

@@ -48,7 +48,7 @@ describe('the readings of a piece', () => {
       keys = all.map(r => r.key)
     expect(new Set(keys).size).toBe(keys.length)
     expect(new Set(all.map(r => r.on))).toEqual(
-      new Set(['picture', 'focus', 'area', 'planes', 'stops', 'plan', 'first-look'])
+      new Set(['picture', 'focus', 'area', 'pairs', 'planes', 'stops', 'plan', 'first-look'])
     )
     expect(keys.filter(key => key.startsWith('value.separation'))).toEqual([
       'value.separation:4',

@@ -333,17 +333,21 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
   ],
   [
     'everything vivid',
-    saturationReading(harmony({ saturation: { median: 0.2, p95: 0.25, vivid: 0.8, muted: 0 } }), null, HOUSE)
+    saturationReading(
+      harmony({ saturation: { median: 0.2, p95: 0.25, vivid: 0.8, muted: 0 } }),
+      { focus: null, value: null },
+      HOUSE
+    )
   ],
   [
     'strong beside quiet',
     saturationReading(
       harmony({ saturation: { median: 0.04, p95: 0.2, vivid: 0.06, muted: 0.6 } }),
-      focus({ vivid: [{ x: 0.5, y: 0.5, share: 0.02, named: 'orange' }] }),
+      { focus: focus({ vivid: [{ x: 0.5, y: 0.5, share: 0.02, named: 'orange' }] }), value: null },
       HOUSE
     )
   ],
-  ['nothing that contrasts', saturationReading(harmony({}), focus({}), HOUSE)],
+  ['nothing that contrasts', saturationReading(harmony({}), { focus: focus({}), value: null }, HOUSE)],
   [
     'one quiet colour',
     saturationReading(
@@ -352,7 +356,7 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
         families: [family('green', 150)],
         saturation: { median: 0.04, p95: 0.05, vivid: 0, muted: 0.9 }
       }),
-      focus({}),
+      { focus: focus({}), value: null },
       HOUSE
     )
   ],

@@ -38,7 +38,8 @@ function makeAttention(planes: Planes): Attention {
   const { width, height } = features
   const map = gathered(enlargePlane(combine(conspicuity, inwardOf(cover)), width, height))
   const items = itemsOf(features)
-  const uniqueness = uniquenessOf(items.list)
+  const found = uniquenessOf(items.list),
+    uniqueness = { ...found, alike: found.alike > 0 ? found.alike * madeOfItems(map, items) : 0 }
   if (uniqueness.alike > 0) favourOdd(map, items, uniqueness)
   return { map, features, channels: conspicuity, spread: spreadOf(conspicuity, cover), items, uniqueness }
 }
@@ -46,14 +47,35 @@ function makeAttention(planes: Planes): Attention {
 /** One look takes in this much, as a share of the diagonal: what lies within it is seen together. */
 const GLANCE = 0.035
 
-/** The map as an eye takes it in, at its greatest 1 again. */
+/** The map as an eye takes it in: each place with what lies around it, neither alone. At its greatest 1 again. */
 function gathered(map: Plane): Plane {
   const { width, height, data } = map,
-    sigma = GLANCE * Math.hypot(width, height)
-  blurPlane(data, { width, height, sigma, scratch: new Float32Array(data.length) })
+    wide = data.slice()
+  blurPlane(wide, { width, height, sigma: GLANCE * Math.hypot(width, height), scratch: new Float32Array(data.length) })
+  for (let i = 0; i < data.length; i++) data[i] = Math.sqrt(data[i] * wide[i])
   const peak = data.reduce((p, q) => Math.max(p, q), 0)
   if (peak > 0) for (let i = 0; i < data.length; i++) data[i] /= peak
   return map
+}
+
+/** A display is made of its items: nearly all contrast lies at them. Waves beside a boat are many alike too, but no display. */
+const MADE_OF = { least: 0.6, all: 0.85 } as const
+
+/** How far the contrast of a picture is that of its items, 0–1. */
+function madeOfItems({ width, height, data }: Plane, { labels, list }: Items): number {
+  const own = new Set(list.map(item => item.label)),
+    near = Float32Array.from(labels, label => (own.has(label) ? 1 : 0))
+  blurPlane(near, { width, height, sigma: 3, scratch: new Float32Array(near.length) })
+  let all = 0,
+    theirs = 0
+  for (let i = 0; i < data.length; i++) {
+    // To the fourth: what stands out counts, not the ground's grain.
+    const seen = data[i] ** 4
+    all += seen
+    if (near[i] > 0.03) theirs += seen
+  }
+  const share = all > 0 ? theirs / all : 0
+  return Math.min(1, Math.max(0, (share - MADE_OF.least) / (MADE_OF.all - MADE_OF.least)))
 }
 
 function spreadOf(channels: ChannelPlanes, cover: Plane): Record<Channel, number> {

@@ -1,10 +1,6 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import { describeTarget } from '~~/core/critique/target'
-import { linearOfHex } from '~~/core/colour/srgb'
 import { stepWords } from '~~/core/critique/words'
-import { isMeasured } from '~~/core/measure/report'
-import { areaHolds, boundsOf } from '~~/core/picture/area'
 import { PAINTER_STEPS } from '~~/core/wheel/steps'
 import type { EffectNumbers } from '~~/core/trial/effect'
 import { showsSomething, type Trial } from '~~/core/trial/trial'
@@ -90,60 +86,8 @@ const steps = [
 const turn = (position: number, share: number) =>
   change(withOperation(trial.value, 'hue', position < 0 ? null : { kind: 'hue', wheel: 'painter', position, share }))
 
-/** The light that a material picked here would have if it stayed in the light of the others. */
-const expected = shallowRef<readonly [number, number, number] | null>(null)
-watch(
-  [() => bench.report?.light, () => props.correction.area],
-  async ([light, area]) => {
-    expected.value = null
-    const pair = area && bench.notes.pairs.find(p => p.shadow && areaHolds(area, p.shadow.x, p.shadow.y))
-    if (!pair) return
-    const own = await client.call(w => w.lightOf(area))
-    const material =
-      light && isMeasured(light) ? light.materials.filter(isMeasured).find(m => m.name === pair.name) : null
-    if (material && own)
-      expected.value = linearOfHex(material.expected).map((c, i) => c / Math.max(1e-4, own[i]!)) as unknown as [
-        number,
-        number,
-        number
-      ]
-  },
-  { immediate: true }
-)
+const { expected, blacks } = useTrialOffers(() => props.correction.area)
 const lit = computed(() => trial.value.operations.some(o => o.kind === 'light'))
-const blacks = shallowRef<readonly string[]>([])
-watch(
-  () => props.correction.area,
-  async area => {
-    const { black } = await client
-      .call(w => w.patches(bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0))
-      .catch(() => ({ black: [] }))
-    blacks.value =
-      black.find(p => {
-        const { x, y, w, h } = area ? boundsOf(area) : { x: 0, y: 0, w: 1, h: 1 }
-        return p.share > 0.002 && p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h
-      })?.blacks ?? []
-  },
-  { immediate: true }
-)
-
-const number = (n: number | null, times = 1): string => (n === null ? '–' : String(Math.round(n * times)))
-const rows = computed(() => {
-  const from = before.value,
-    to = after.value
-  if (!from || !to) return []
-  return (
-    [
-      ['range', 'range', 1],
-      ['separation', 'from its surroundings', 1],
-      ['temperature', 'temperature', 1],
-      ['coverage', 'colour in the scheme, %', 100]
-    ] as const
-  )
-    .filter(([name]) => from[name] !== null && to[name] !== null)
-    .map(([name, words, times]) => ({ words, before: number(from[name], times), after: number(to[name], times) }))
-})
-const reached = computed(() => after.value?.target?.reached ?? null)
 </script>
 
 <template>
@@ -230,25 +174,7 @@ const reached = computed(() => after.value?.target?.reached ?? null)
       <button v-if="showsSomething(trial)" class="word-link" @click="change(NO_TRIAL)">nothing changed</button>
     </div>
     <StrokePainter :model-value="trial.strokes ?? []" @update:model-value="change({ ...trial, strokes: $event })" />
-    <table v-if="rows.length">
-      <thead>
-        <tr>
-          <th />
-          <th>before</th>
-          <th>after</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.words">
-          <td>{{ r.words }}</td>
-          <td>{{ r.before }}</td>
-          <td>{{ r.after }}</td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-if="correction.target && reached !== null" role="status" class="reached">
-      {{ reached ? 'The target is reached' : 'Not yet' }}: {{ describeTarget(correction.target) }}.
-    </p>
+    <TrialEffect :before="before" :after="after" :target="correction.target" />
     <p v-if="sight.trials.length" class="hint">Hold space to see it as it was, or press c for a line between both.</p>
   </section>
 </template>
@@ -301,24 +227,5 @@ input[type='range'] {
   width: 24px;
   height: 16px;
   border: 1px solid var(--l60);
-}
-table {
-  border-collapse: collapse;
-}
-th {
-  text-align: right;
-  font-weight: 400;
-}
-td {
-  border-top: 1px solid var(--l40);
-  padding: 2px 0;
-}
-td:not(:first-child) {
-  text-align: right;
-  width: 56px;
-}
-.reached {
-  color: var(--panel-ink);
-  font-weight: 600;
 }
 </style>

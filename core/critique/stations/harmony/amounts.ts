@@ -1,5 +1,6 @@
 /** How much there is of each colour, and how strong. */
-import { isMeasured, type FocusSection, type HarmonySection } from '../../../measure/report'
+import { isMeasured, type FocusSection, type HarmonySection, type ValueSection } from '../../../measure/report'
+import { rangeVerdict } from '../../../measure/value'
 import { isNear, weighed } from '../../near'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
@@ -17,11 +18,31 @@ const WHY = {
 const EQUAL = 1.2,
   STRONG = 0.06
 
-/** By area: null where no scheme of several colours holds. */
+/** Colours of an open palette that are compared: from this share of the coloured area on. */
+const COLOUR = 0.06
+
+/** By area: the scheme's sectors, or where none holds the colours themselves; null for fewer than two. */
+function amountsOf({
+  proportion,
+  scheme,
+  families
+}: HarmonySection): { shares: readonly number[]; lead: number } | null {
+  if (scheme.name !== 'open') return isMeasured(proportion) ? proportion : null
+  if (!isMeasured(families)) return null
+  const total = families.reduce((sum, f) => sum + f.area, 0),
+    areas = families.map(f => f.area / total).filter(share => share >= COLOUR)
+  if (areas.length < 2) return null
+  const shares = areas.sort((p, q) => q - p)
+  // Several colours of an open palette are equal only where the last is near the first.
+  const { length } = shares
+  return { shares, lead: length > 2 ? shares[0] / shares[Math.ceil(length / 2)] : shares[0] / shares[1] }
+}
+
+/** Null where there are no amounts to compare, and where quiet colours have equal ones. */
 export function proportionReading(harmony: HarmonySection, { lead: standard }: HouseStandards): Reading | null {
-  const { proportion, scheme } = harmony
-  if (!isMeasured(proportion) || scheme.name === 'open') return null
-  const { shares, lead } = proportion,
+  const amounts = amountsOf(harmony)
+  if (!amounts) return null
+  const { shares, lead } = amounts,
     leads = lead >= standard,
     strong = harmony.saturation.median >= STRONG,
     parts = sharesOf(shares)
@@ -63,15 +84,18 @@ const CONTRAST = { times: 2.2, least: 0.1 } as const
 /** Patches of the strongest colour, when there are no more than these, are a place to name. */
 const FEW_PLACES = 3
 
-/** Quiet throughout: well under what the house calls dull. */
-const QUIET = 0.6
 /** An accent is seen from this share of the picture on. */
 const ACCENT_SEEN = 0.002
 
 /** Null where nothing contrasts. */
+interface Beside {
+  readonly focus: FocusSection | null
+  readonly value: ValueSection | null
+}
+
 export function saturationReading(
   harmony: HarmonySection,
-  focus: FocusSection | null,
+  { focus, value }: Beside,
   standards: HouseStandards
 ): Reading | null {
   const { vivid, median, p95 } = harmony.saturation
@@ -115,12 +139,14 @@ export function saturationReading(
       points: spots.map((s, i) => ({ x: s.x, y: s.y, label: String(i + 1) }))
     }
   }
-  // One quiet colour throughout may be a plan; in a picture of greys it is the plan. A small strong other one is the accent.
+  // One quiet colour throughout may be a plan; in a picture of greys it is the plan. A small strong other one is the accent,
+  // and so is a strong light in a full range.
   const families = isMeasured(harmony.families) ? harmony.families : []
   if (families.slice(1).some(f => f.area >= ACCENT_SEEN && f.chroma > families[0].chroma)) return null
   if (
     harmony.colours !== 1
-    || p95 >= QUIET * standards.dull
+    || p95 >= standards.dull
+    || (value !== null && rangeVerdict(value.range, standards.range) === 'full')
     || harmony.neutrals > 0.85
     || harmony.scheme.name === 'achromatic-accent'
   )
