@@ -33,6 +33,7 @@ export default withNuxt(
       'core/{trial/{apply,hold,quick},picture/{orient,planes},measure/{windows,greys},measure/attention/items}.ts',
       'core/testing/*.ts',
       'demo/{manifest,scenes/svg}.ts',
+      'tests/judge/scenes.ts',
       'app/components/bench/stations/harmony/*Chart.vue',
       'server/http/form.ts',
       '**/*.test.ts'

@@ -70,7 +70,7 @@ main(async () => {
   process.on('SIGINT', () => void cleanUp().then(() => process.exit(130)))
   try {
     installMissing([MARIADB, CHROMIUM])
-    await single('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+    await single('lint', 'npm', ['run', '--silent', 'lint'])
     await single('type checks', 'npm', ['run', '--silent', 'typecheck'])
     await vitest('unit', folder)
     buildIfChanged()

@@ -71,7 +71,11 @@ type Side = 'top' | 'bottom' | 'left' | 'right'
 const SIDES: readonly Side[] = ['top', 'bottom', 'left', 'right']
 
 /** The line at a depth inward from a side of the box. */
-function lineAt({ x0, y0, x1, y1 }: Box, width: number, side: Side, depth: number): Line {
+function lineAt(
+  { x0, y0, x1, y1 }: Box,
+  width: number,
+  { side, depth }: { readonly side: Side; readonly depth: number }
+): Line {
   switch (side) {
     case 'top':
       return { from: (y0 + depth) * width + x0, step: 1, count: x1 - x0 }
@@ -85,12 +89,16 @@ function lineAt({ x0, y0, x1, y1 }: Box, width: number, side: Side, depth: numbe
 }
 
 /** How deep a side is flat and of one colour. */
-function borderAt(planes: Planes, box: Box, side: Side, most: number): { depth: number; tone: Tone } | null {
-  const first = toneOf(planes, lineAt(box, planes.width, side, 0))
+function borderAt(
+  planes: Planes,
+  box: Box,
+  { side, most }: { readonly side: Side; readonly most: number }
+): { depth: number; tone: Tone } | null {
+  const first = toneOf(planes, lineAt(box, planes.width, { side, depth: 0 }))
   if (!first?.flat) return null
   let depth = 1
   while (depth <= most) {
-    const next = toneOf(planes, lineAt(box, planes.width, side, depth))
+    const next = toneOf(planes, lineAt(box, planes.width, { side, depth }))
     if (!next?.flat || differs(next.tone, first.tone, FLAT)) break
     depth++
   }
@@ -98,8 +106,12 @@ function borderAt(planes: Planes, box: Box, side: Side, most: number): { depth: 
 }
 
 /** Whether the picture inside ends along the side: a little way in, most of the line is not the border's colour. */
-function ends({ value, a, b, width }: Planes, inner: Box, side: Side, tone: Tone): boolean {
-  const { from, step, count } = lineAt(inner, width, side, 2)
+function ends(
+  { value, a, b, width }: Planes,
+  inner: Box,
+  { side, tone }: { readonly side: Side; readonly tone: Tone }
+): boolean {
+  const { from, step, count } = lineAt(inner, width, { side, depth: 2 })
   let n = 0
   for (let k = 0, i = from; k < count; k++, i += step) {
     if (differs({ value: value[i], a: a[i], b: b[i] }, tone, ENDS)) n++
@@ -124,13 +136,13 @@ function spreadWithin({ value, width }: Planes, { x0, y0, x1, y1 }: Box): number
 function insideBorder(planes: Planes, box: Box): Box | null {
   const short = Math.min(box.x1 - box.x0, box.y1 - box.y0),
     least = Math.max(3, DEPTH.least * short)
-  const borders = SIDES.map(side => borderAt(planes, box, side, DEPTH.most * short))
+  const borders = SIDES.map(side => borderAt(planes, box, { side, most: DEPTH.most * short }))
   const [top, bottom, left, right] = borders
   if (!top || !bottom || !left || !right) return null
   if (borders.some(b => b!.depth < least || b!.depth > DEPTH.most * short)) return null
   if (borders.some(b => differs(b!.tone, top.tone, { value: ENDS.value, colour: ENDS.colour }))) return null
   const inner = { x0: box.x0 + left.depth, x1: box.x1 - right.depth, y0: box.y0 + top.depth, y1: box.y1 - bottom.depth }
-  const whole = SIDES.every((side, i) => ends(planes, inner, side, borders[i]!.tone))
+  const whole = SIDES.every((side, i) => ends(planes, inner, { side, tone: borders[i]!.tone }))
   return whole && spreadWithin(planes, inner) >= LEAST_CONTRAST ? inner : null
 }
 

@@ -379,7 +379,7 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
 it.each(SAID.filter(([, reading]) => reading !== null))('%s', (_, reading) => {
   const { sentence, verdict, correction } = reading!
   expect(sentence).toMatch(/^[A-Z\d“].*[.?]$/)
-  expect(sentence).not.toMatch(/(^|[^\d.])0\u00a0%|NaN|undefined|null|Infinity|  /)
+  expect(sentence).not.toMatch(/(^|[^\d.])0\u00a0%|NaN|undefined|null|Infinity| {2}/)
   if (verdict === 'fix') expect(correction, 'a fault has a way out').toBeDefined()
 })
 
