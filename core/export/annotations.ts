@@ -5,6 +5,7 @@
  * kept and written again.
  */
 import type { Mark } from '../critique/mark'
+import type { Reading } from '../critique/reading'
 import type { Station } from '../critique/stations/station'
 import type { Target } from '../critique/target'
 import type { Area } from '../picture/area'
@@ -20,6 +21,8 @@ export interface AnnotatedCorrection {
   readonly area: Area | null
   readonly mark: Mark | null
   readonly readingId: string | null
+  /** The reading it came from, as the piece's list has it now; null for one made by hand, or no longer said. */
+  readonly reading: Pick<Reading, 'id' | 'verdict' | 'sentence'> | null
   readonly what: string
   readonly reason: string
   readonly todo: string
@@ -111,7 +114,11 @@ export function annotationPage(corrections: readonly AnnotatedCorrection[], sour
           mark: c.mark,
           target: c.target,
           trial: c.trial
-        })
+        }),
+        // What is no longer said is no longer there, also where an earlier annotation of it was read in.
+        'critica:reading': c.reading
+          ? JSON.stringify({ id: c.reading.id, verdict: c.reading.verdict, sentence: c.reading.sentence })
+          : undefined
       }
     })
   }

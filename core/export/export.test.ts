@@ -32,6 +32,7 @@ describe('corrections as annotations', () => {
     station: 'values',
     mark: null,
     readingId: null,
+    reading: null,
     reason: '',
     todo: '',
     target: null,
@@ -50,6 +51,7 @@ describe('corrections as annotations', () => {
       reason: '2 apart',
       todo: 'Lower it',
       readingId: 'value.separation',
+      reading: { id: 'value.separation', verdict: 'fix', sentence: 'The ferry merges with its surroundings.' },
       target: { measure: 'separation', atLeast: 15 },
       targetWords: '15 steps'
     },
@@ -95,6 +97,20 @@ describe('corrections as annotations', () => {
   ]
   const written = (list = corrections): { items: Record<string, unknown>[] } =>
     JSON.parse(JSON.stringify(annotationPage(list, source))) as { items: Record<string, unknown>[] }
+
+  it('carry the reading a correction came from, and none for one made by hand or no longer said', () => {
+    const [marked, byHand] = written().items,
+      earlier = { 'critica:reading': 'said once', 'example:kept': 1 }
+    expect(JSON.parse(String(marked!['critica:reading']))).toEqual({
+      id: 'value.separation',
+      verdict: 'fix',
+      sentence: 'The ferry merges with its surroundings.'
+    })
+    expect(byHand).not.toHaveProperty('critica:reading')
+    const [readIn] = written([{ ...corrections[1]!, foreign: earlier }]).items
+    expect(readIn).toHaveProperty('example:kept')
+    expect(readIn).not.toHaveProperty('critica:reading')
+  })
 
   it("hold to the model's JSON-LD context, offline: every term known, every purpose and selector its own", async () => {
     // The context of the Web Annotation Vocabulary (W3C Recommendation 23 February 2017), from memory. Safe mode refuses any term it does not define.

@@ -1,11 +1,12 @@
 /** A piece in open formats, at once: its report, its palette, its readings as a table, and for those who may read the critique its corrections as annotations. */
 import Papa from 'papaparse'
 import { AppError } from '../../shared/errors'
-import type { Critique } from '../../shared/critique'
+import type { Correction, Critique } from '../../shared/critique'
 import type { Account } from '../../shared/account'
 import { EXPORTS, type ExportName } from '../../shared/export'
 import { tagOf } from '../../core/critique/stations/table'
 import type { Reading } from '../../core/critique/reading'
+import type { PieceReading } from '../../core/critique/stations/piece'
 import { roundTo } from '../../core/numeric/round'
 import type { LayeredCorrection } from '../work/layers/layers'
 import { describeTarget } from '../../core/critique/target'
@@ -71,14 +72,21 @@ async function measuredPiece(account: Account, id: number): Promise<Measured> {
   return { submission, report: submission.measurement.report as Report }
 }
 
+/** The reading a correction came from: of its own area, where several are of one kind. */
+function readingOf({ readingId, area }: Correction, readings: readonly PieceReading[]): PieceReading | null {
+  const kind = readings.filter(r => r.id === readingId)
+  return kind.find(r => JSON.stringify(r.area) === JSON.stringify(area)) ?? kind[0] ?? null
+}
+
 async function annotations(account: Account, id: number, origin: string): Promise<string> {
   const { piece } = await visiblePiece(account, id),
-    { corrections, releasedAt } = await readCritique(account, id),
+    { corrections, releasedAt, readings } = await readCritique(account, id),
     foreign = await listAnnotations(db(), id)
   const page = annotationPage(
     corrections.map(c => ({
       ...c,
       tag: tagOf(c),
+      reading: readingOf(c, readings),
       targetWords: c.target && describeTarget(c.target),
       foreign: foreign.get(c.id) ?? null
     })),
