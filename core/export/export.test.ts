@@ -142,7 +142,15 @@ describe('corrections as annotations', () => {
   it('come back as they went: area, mark, words, target and trial', () => {
     const back = annotationFileSchema.parse(written()).map(a => correctionFrom(a, source))
     back.forEach((got, i) => {
-      const { id: _id, tag: _tag, targetWords: _words, foreign: _foreign, area, ...wanted } = corrections[i]!
+      const {
+        id: _id,
+        tag: _tag,
+        targetWords: _words,
+        reading: _reading,
+        foreign: _foreign,
+        area,
+        ...wanted
+      } = corrections[i]!
       expect({ ...got, area: undefined }).toEqual({ ...wanted, area: undefined })
       if (area === null) expect(got.area).toBeNull()
       else
