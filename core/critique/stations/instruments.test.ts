@@ -95,6 +95,10 @@ describe('instrument readings', () => {
       verdict: 'works',
       sentence: expect.stringContaining('The measured first stop is the same')
     })
+    expect(firstLookReading({ x: 0.5, y: 0.5 }, [peak(0.36, 0.62)], null)).toMatchObject({
+      verdict: 'works',
+      sentence: 'Your eye went first to the middle. The measured first stop is the same.'
+    })
     expect(firstLookReading({ x: 0.2, y: 0.8 }, peaks, box(0.7, 0.1, 0.2, 0.2))).toMatchObject({
       verdict: 'fix',
       sentence: expect.stringMatching(/the upper right comes before it\. It should have gone to the focus/)
