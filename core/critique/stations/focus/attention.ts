@@ -29,7 +29,7 @@ export function causeWords({ causes }: Peak): string {
 }
 
 /** One peak over another by less than this, and nobody could say which the eye meets first. */
-export const SHARED = 1.15
+const SHARED = 1.15
 /** From here on it is met first plainly. */
 const PLAINLY = 1.5
 
