@@ -6,6 +6,7 @@ import sharp from 'sharp'
 import { nothingKnown, type PieceKnown } from '../../core/critique/piece/known'
 import { gaussian, seededRandom, type Random } from '../../core/numeric/random'
 import { createRaster, type Raster } from '../../core/picture/raster'
+import { drawKept, KEPT_SUBJECTS, type Drawn, type KeptSubject } from './subjects'
 
 export const MANNERS = [
   'flat',
@@ -192,24 +193,46 @@ async function rasterOf(manner: Manner, svg: string, random: Random): Promise<Ra
   return raster
 }
 
-export async function sceneOf(manner: Manner, faults: readonly Fault[], seed: number): Promise<Scene> {
+type Subject = 'boat' | KeptSubject
+
+/** A boat, or a subject kept back, as a drawing and the box of what it is about in pixels. */
+function drawing(subject: Subject, manner: Manner, faults: readonly Fault[], random: Random): Drawn {
+  if (subject !== 'boat') return drawKept(subject, manner, new Set(faults), random)
+  const { svg, at } = body(manner, new Set(faults), random)
+  return { svg, box: { x: at.x - at.size, y: at.y - 1.9 * at.size, w: 2 * at.size, h: 1.9 * at.size } }
+}
+
+interface SceneChoice {
+  readonly subject: Subject
+  readonly manner: Manner
+  readonly faults: readonly Fault[]
+  readonly seed: number
+}
+
+async function sceneOf({ subject, manner, faults, seed }: SceneChoice): Promise<Scene> {
   const random = seededRandom(seed),
-    { svg, at } = body(manner, new Set(faults), random)
+    { svg, box } = drawing(subject, manner, faults, random)
   const raster = await rasterOf(manner, finished(manner, svg), random)
   // Inside a margin everything lies nearer to the middle.
   const inset = manner === 'margin' ? 44 : 0,
     fx = (x: number): number => (inset + (x * (WIDTH - 2 * inset)) / WIDTH) / WIDTH,
     fy = (y: number): number => (inset + (y * (HEIGHT - 2 * inset)) / HEIGHT) / HEIGHT
-  const x = fx(at.x - at.size),
-    y = fy(at.y - 1.9 * at.size)
-  const area = { kind: 'rectangle', x, y, w: fx(at.x + at.size) - x, h: fy(at.y) - y } as const
+  const x = fx(box.x),
+    y = fy(box.y)
+  const area = { kind: 'rectangle', x, y, w: fx(box.x + box.w) - x, h: fy(box.y + box.h) - y } as const
   const known: PieceKnown = {
     ...nothingKnown('painter'),
     focus: area,
-    areas: faults.includes('merges') ? [{ id: 1, name: 'the boat', area }] : [],
-    about: 'the boat'
+    areas: faults.includes('merges') ? [{ id: 1, name: `the ${subject}`, area }] : [],
+    about: `the ${subject}`
   }
-  return { name: `${manner} ${faults.join('+') || 'as it should be'} ${seed}`, manner, faults, raster, known }
+  return {
+    name: `${subject} ${manner} ${faults.join('+') || 'as it should be'} ${seed}`,
+    manner,
+    faults,
+    raster,
+    known
+  }
 }
 
 /** Greys have no colour to be at fault; a picture all in its lights or darks has its range, and a night its black, for a reason. */
@@ -221,13 +244,20 @@ function outsideOf(fault: Fault, manner: Manner): boolean {
   )
 }
 
-/** 72 scenes as they should be, 84 with one fault and 24 with two. */
-export async function* scenes(): AsyncGenerator<Scene> {
-  for (const manner of MANNERS) for (let k = 0; k < 6; k++) yield sceneOf(manner, [], 100 + k)
+/**
+ * Either half: 72 scenes as they should be, 84 with one fault and 24 with two.
+ *
+ * @param half `tune`: the boat; `kept`: the subjects kept back
+ */
+export async function* scenes(half: 'tune' | 'kept'): AsyncGenerator<Scene> {
+  let n = 0
+  const next = (manner: Manner, faults: readonly Fault[], seed: number): Promise<Scene> =>
+    sceneOf({ subject: half === 'tune' ? 'boat' : KEPT_SUBJECTS[n++ % KEPT_SUBJECTS.length]!, manner, faults, seed })
+  for (const manner of MANNERS) for (let k = 0; k < 6; k++) yield next(manner, [], 100 + k)
   const kinds = Object.keys(FAULTS) as Fault[]
   for (const fault of kinds) {
     const manners = MANNERS.filter(m => !outsideOf(fault, m))
-    for (let k = 0; k < 12; k++) yield sceneOf(manners[k % manners.length]!, [fault], 200 + k)
+    for (let k = 0; k < 12; k++) yield next(manners[k % manners.length]!, [fault], 200 + k)
   }
   const pairs: readonly (readonly [Fault, Fault])[] = [
     ['black', 'rival'],
@@ -236,5 +266,5 @@ export async function* scenes(): AsyncGenerator<Scene> {
     ['rival', 'halved']
   ]
   for (const pair of pairs)
-    for (let k = 0; k < 6; k++) yield sceneOf((['flat', 'soft', 'textured'] as const)[k % 3]!, pair, 300 + k)
+    for (let k = 0; k < 6; k++) yield next((['flat', 'soft', 'textured'] as const)[k % 3]!, pair, 300 + k)
 }
