@@ -26,7 +26,7 @@ export const valueSchema = z.object({
   thirds: z.object({ dark: share, middle: share, light: share }),
   groups: measured(z.array(z.object({ value, share })).min(2).max(6)),
   nearBlack: share,
-  flatBlack: z.object({ share, patches: z.array(spotSchema) }),
+  flatBlack: z.object({ share, holes: share, patches: z.array(spotSchema.extend({ hole: z.boolean() })) }),
   nearWhite: share,
   verdict: z.enum(['full', 'moderate', 'narrow'])
 })
@@ -67,7 +67,7 @@ const harmonySchema = z.object({
   ),
   offScheme: measured(share),
   proportion: measured(z.object({ shares: z.array(share), evenness: share, lead: ratio })),
-  saturation: z.object({ median: share, p95: share, vivid: share, muted: share }),
+  saturation: z.object({ median: share, p95: share, vivid: share, vividForHue: share, muted: share }),
   palette: z
     .array(
       z.object({

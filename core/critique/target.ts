@@ -61,7 +61,7 @@ export function checkTarget(
     case 'range':
       return isMeasured(report.value) ? atLeast(report.value.range, target.atLeast) : null
     case 'near-black':
-      return isMeasured(report.value) ? atMost(report.value.flatBlack.share, target.atMost) : null
+      return isMeasured(report.value) ? atMost(report.value.flatBlack.holes, target.atMost) : null
     case 'coverage': {
       const fit = fitTo(target.scheme, null, hues)
       return fit ? atLeast(fit.coverage, target.atLeast) : null

@@ -3,20 +3,11 @@ import { round3 } from '../numeric/round'
 import { percentile } from '../picture/distribution'
 import { cornersOf, type Area } from '../picture/area'
 import type { Planes } from '../picture/planes'
-import { reducePlane } from '../picture/plane'
-import { fitWithin } from '../picture/resample'
 import { createRaster, type Raster } from '../picture/raster'
+import { horizonOf } from './horizon'
 import { notMeasurable, type CompositionSection, type Measured } from './report'
 
 const FLAT = 'the picture has no contrast'
-/** Bands compared above and below a division, as a share of the height. */
-const BAND = 0.04
-/** A column is divided by a step of this much L*. Our choice: what is seen as an edge at arm's length. */
-const LEAST_STEP = 4
-/** A horizon is agreed on by this share of the columns, and lies between these heights: nearer the rim it is a strip. */
-const HORIZON = { columns: 0.8, from: 0.12, to: 0.88 } as const
-/** Long edge of the raster it is looked for on. */
-const HORIZON_EDGE = 200
 
 /** Correlation of the value picture with its mirror image, −1 to 1. Null without contrast. */
 export function symmetryOf({ value, mask, width, height }: Planes): number | null {
@@ -81,87 +72,6 @@ export function balanceOf({ value, values, mask, width, height }: Planes): { x: 
   }
   // The median is read to 0.01 L*: on a flat picture that rounding is all the weight there is.
   return weight < 0.02 * value.length ? null : { x: sx / weight / width, y: sy / weight / height }
-}
-
-/**
- * A horizontal division: the height at which the bands above and below differ, in one sense along nearly all of the width.
- * The largest step anywhere is not one: a boat's edge or a strip along the bottom divides nothing. Null where nothing does.
- */
-export function horizonOf(planes: Planes): number | null {
-  const { width, height } = fitWithin(planes.width, planes.height, HORIZON_EDGE)
-  const value = reducePlane({ width: planes.width, height: planes.height, data: planes.value }, width, height).data
-  const cover =
-    planes.count === planes.mask.length
-      ? null
-      : reducePlane({ width: planes.width, height: planes.height, data: Float32Array.from(planes.mask) }, width, height)
-          .data
-  const band = Math.max(1, Math.round(BAND * height))
-  /** Sums down each column: entry (y, x) holds everything above y. */
-  const sums = new Float64Array((height + 1) * width),
-    counts = new Float64Array((height + 1) * width)
-  for (let i = 0; i < value.length; i++) {
-    const measured = cover === null || cover[i] > 0.5 ? 1 : 0
-    sums[i + width] = sums[i] + measured * value[i]
-    counts[i + width] = counts[i] + measured
-  }
-  const top = firstRow(counts, width, height),
-    bottom = lastRow(counts, width, height)
-  let best = 0,
-    at = -1
-  for (let y = band; y <= height - band; y++) {
-    const place = (y - top) / Math.max(1, bottom - top)
-    if (place < HORIZON.from || place > HORIZON.to) continue
-    const { step, agreed } = divisionAt({ sums, counts, width, band }, y)
-    if (agreed >= HORIZON.columns && step > best + 1e-9) {
-      best = step
-      at = y
-    }
-  }
-  return at < 0 ? null : at / height
-}
-
-interface Columns {
-  readonly sums: Float64Array
-  readonly counts: Float64Array
-  readonly width: number
-  readonly band: number
-}
-
-/** The mean step at a height, and the share of the measured columns that have it in one sense. */
-function divisionAt({ sums, counts, width, band }: Columns, y: number): { step: number; agreed: number } {
-  let up = 0,
-    down = 0,
-    columns = 0,
-    total = 0
-  for (let x = 0; x < width; x++) {
-    const middle = y * width + x,
-      upper = middle - band * width,
-      lower = middle + band * width
-    const above = counts[middle] - counts[upper],
-      below = counts[lower] - counts[middle]
-    if (above < band / 2 || below < band / 2) continue
-    const step = (sums[lower] - sums[middle]) / below - (sums[middle] - sums[upper]) / above
-    columns++
-    total += step
-    if (step >= LEAST_STEP) up++
-    else if (step <= -LEAST_STEP) down++
-  }
-  if (columns < width / 2) return { step: 0, agreed: 0 }
-  return { step: Math.abs(total / columns), agreed: Math.max(up, down) / columns }
-}
-
-/** The first and the last row that hold anything measured: heights are those of the picture within its margin. */
-function firstRow(counts: Float64Array, width: number, height: number): number {
-  for (let y = 0; y < height; y++) if (rowHolds(counts, width, y)) return y
-  return 0
-}
-function lastRow(counts: Float64Array, width: number, height: number): number {
-  for (let y = height; y > 0; y--) if (rowHolds(counts, width, y - 1)) return y
-  return height
-}
-function rowHolds(counts: Float64Array, width: number, y: number): boolean {
-  for (let x = 0; x < width; x++) if (counts[(y + 1) * width + x] > counts[y * width + x]) return true
-  return false
 }
 
 export function measureComposition(planes: Planes): Measured<CompositionSection> {

@@ -4,11 +4,11 @@
  */
 import { round3 } from '../numeric/round'
 import { boxPlane } from '../picture/blur'
-import { listComponents } from '../picture/components'
+import { componentsOf } from '../picture/components'
 import { perPlanes } from '../picture/per-planes'
 import type { Planes } from '../picture/planes'
 import { WORKING_EDGE } from '../picture/raster'
-import type { FlatBlack, Spot } from './report'
+import type { FlatBlack } from './report'
 
 /** Darker than this, weaker in colour, and this even around each pixel (standard deviation of L*). */
 export const FLAT_BLACK = { value: 10, chroma: 0.02, deviation: 1.5 } as const
@@ -41,15 +41,55 @@ export const flatBlackMask = perPlanes(({ value, chroma, mask, width, height }: 
   return inside
 })
 
-const NONE: FlatBlack = { share: 0, patches: [] }
+/** What stands around a patch is looked at this far outside it, pixels on a 1024 raster, beyond what an edge blurs. */
+const AROUND = 16
+/** Around a hole there is mostly something lighter than this; a dark that leads down into the black is darker. */
+const HOLE = { value: 18, share: 0.5 } as const
+
+const NONE: FlatBlack = { share: 0, holes: 0, patches: [] }
+
+/** Labels of the patches that end at something light: holes in the picture, where others are the deep end of its darks. */
+function holesOf(labels: Int32Array, { value, mask, width, height }: Planes): ReadonlySet<number> {
+  const step = Math.max(2, Math.round((AROUND * Math.max(width, height)) / WORKING_EDGE)),
+    light = new Map<number, number>(),
+    all = new Map<number, number>()
+  const look = (label: number, at: number): void => {
+    // What is as black but not as flat is no surrounding.
+    if (mask[at] === 0 || labels[at] === label || value[at] < FLAT_BLACK.value) return
+    all.set(label, (all.get(label) ?? 0) + 1)
+    if (value[at] >= HOLE.value) light.set(label, (light.get(label) ?? 0) + 1)
+  }
+  for (let y = 0, i = 0; y < height; y++) {
+    for (let x = 0; x < width; x++, i++) {
+      const label = labels[i]
+      if (label === 0) continue
+      if (x >= step && labels[i - 1] !== label) look(label, i - step)
+      if (x < width - step && labels[i + 1] !== label) look(label, i + step)
+      if (y >= step && labels[i - width] !== label) look(label, i - step * width)
+      if (y < height - step && labels[i + width] !== label) look(label, i + step * width)
+    }
+  }
+  return new Set([...all].filter(([label, n]) => (light.get(label) ?? 0) >= HOLE.share * n).map(([label]) => label))
+}
 
 /** @param nearBlack share of pixels that are nearly black: where that is less than a patch there is nothing to look for. */
 export function flatBlackOf(planes: Planes, nearBlack: number): FlatBlack {
   if (nearBlack < PATCH) return NONE
   const { width, height, count } = planes
-  const patches = listComponents(flatBlackMask(planes), { width, height, most: 200 }).filter(
-    c => c.size >= PATCH * count
-  )
-  const spots = patches.map((c): Spot => ({ x: round3(c.x), y: round3(c.y), share: round3(c.size / count) }))
-  return { share: round3(patches.reduce((sum, c) => sum + c.size, 0) / count), patches: spots.slice(0, MOST) }
+  const { labels, list } = componentsOf(flatBlackMask(planes), { width, height, most: 200 }),
+    patches = list.filter(c => c.size >= PATCH * count)
+  if (patches.length === 0) return NONE
+  const holes = holesOf(labels, planes),
+    shareOf = (some: typeof patches): number => round3(some.reduce((sum, c) => sum + c.size, 0) / count)
+  const spots = patches.map(c => ({
+    x: round3(c.x),
+    y: round3(c.y),
+    share: round3(c.size / count),
+    hole: holes.has(c.label)
+  }))
+  return {
+    share: shareOf(patches),
+    holes: shareOf(patches.filter(c => holes.has(c.label))),
+    patches: spots.slice(0, MOST)
+  }
 }

@@ -11,6 +11,7 @@ import { hueHistogram, type HueHistogram } from './hues'
 import { measurePalette } from './palette'
 import { proportionOf } from './proportion'
 import { notMeasurable, type Family, type HarmonySection, type Measured, type SchemeSection } from './report'
+import { VIVID_ABOVE } from './vivid'
 import { fitAt, holds, keepsTo, rankSchemes, reportFit, type Fit } from './scheme'
 
 /** Coloured area under which a picture is achromatic; neutral area over which one accent makes a scheme of its own. */
@@ -20,7 +21,6 @@ const ACCENT_NEUTRALS = 0.7
 /** A family counts as one of the picture's colours from this share of weight. */
 export const COLOUR_WEIGHT = 0.05
 
-export const VIVID_ABOVE = 0.15
 const MUTED_BELOW = 0.08
 
 interface Coloured {
@@ -93,6 +93,7 @@ export function measureHarmony({
       median: round3(percentile(chroma, 0.5)),
       p95: round3(percentile(chroma, 0.95)),
       vivid: round3(vivid),
+      vividForHue: round3(hues.vividPixels / planes.count),
       muted: round3(shareBelow(chroma, MUTED_BELOW) - shareBelow(chroma, NEUTRAL_CHROMA))
     },
     palette: measurePalette(raster, planes, wheel)

@@ -6,6 +6,7 @@ import type { Raster } from '../picture/raster'
 import { painterPositionOfHue } from '../wheel/painter'
 import { hsvHueOf } from '../wheel/process'
 import type { WheelName } from '../wheel/steps'
+import { VIVID_BOUNDS } from './vivid'
 
 /** Bin of a pixel that is neutral or belongs to nobody. */
 export const NO_HUE = -1
@@ -19,6 +20,8 @@ export interface HueHistogram {
   readonly pixels: Uint32Array
   readonly totalWeight: number
   readonly colouredPixels: number
+  /** Pixels that are vivid for their hue. */
+  readonly vividPixels: number
 }
 
 /** Steps of the smaller axis over the larger in an octant: 0.014° at the widest, and bins have edges a degree apart. */
@@ -65,8 +68,10 @@ function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogr
   const weight = new Float64Array(360),
     pixels = new Uint32Array(360)
   const table = wheel === 'process' ? null : BINS[wheel],
+    bounds = VIVID_BOUNDS[wheel],
     neutral = NEUTRAL_CHROMA,
     none = NO_HUE
+  let vividPixels = 0
   for (let i = 0; i < mask.length; i++) {
     const c = chroma[i]
     if (c < neutral || mask[i] === 0) {
@@ -77,13 +82,15 @@ function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogr
     bins[i] = bin
     weight[bin] += c
     pixels[bin]++
+    if (c > bounds[bin]) vividPixels++
   }
   return {
     bins,
     weight,
     pixels,
     totalWeight: weight.reduce((p, q) => p + q, 0),
-    colouredPixels: pixels.reduce((p, q) => p + q, 0)
+    colouredPixels: pixels.reduce((p, q) => p + q, 0),
+    vividPixels
   }
 }
 

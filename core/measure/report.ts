@@ -5,7 +5,7 @@ import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'
 
 /** Version of the definitions; raised when a number could change for the same picture. */
-export const REPORT_VERSION = 4
+export const REPORT_VERSION = 5
 
 export interface NotMeasurable {
   readonly kind: 'not-measurable'
@@ -35,9 +35,16 @@ export type Key = 'low' | 'middle' | 'high'
 export type RangeVerdict = 'full' | 'moderate' | 'narrow'
 
 /** Black that is flat: in all, and patch by patch, largest first. */
+/** @property hole whether it ends at something light; else the darks around lead down into it. */
+export interface FlatBlackSpot extends Spot {
+  readonly hole: boolean
+}
+
 export interface FlatBlack {
   readonly share: number
-  readonly patches: readonly Spot[]
+  /** Share of the picture in patches that are holes. */
+  readonly holes: number
+  readonly patches: readonly FlatBlackSpot[]
 }
 
 export interface ValueSection {
@@ -106,7 +113,15 @@ export interface HarmonySection {
     readonly evenness: number
     readonly lead: number
   }>
-  readonly saturation: { readonly median: number; readonly p95: number; readonly vivid: number; readonly muted: number }
+  readonly saturation: {
+    readonly median: number
+    readonly p95: number
+    /** Share of all pixels with chroma over 0.15. */
+    readonly vivid: number
+    /** Share of all pixels that are vivid for their hue: over 0.15, or over 0.7 of the most that the hue can have. */
+    readonly vividForHue: number
+    readonly muted: number
+  }
   readonly palette: readonly Swatch[]
 }
 

@@ -32,6 +32,7 @@ export async function judgeOpen(half: Half, loud: boolean): Promise<void> {
   const files = openPictures(join('.cache', 'open-pictures')),
     labels = labelsOf(half),
     looks = new Share(),
+    clear = new Share(),
     firsts = new Share(),
     horizons = new Share(),
     raised = new Tally()
@@ -44,6 +45,7 @@ export async function judgeOpen(half: Half, loud: boolean): Promise<void> {
     rim += onRim(report) ? 1 : 0
     if (label.look.length > 0 && look) {
       const right = looks.count(label.look.some(box => holds(box, look)))
+      if (label.look.length === 1) clear.count(right)
       if (loud && !right)
         console.log(
           `  ${label.from ?? ''}${label.file} looks at ${look.x}, ${look.y}: ${readings.find(r => r.id === 'focus.path')?.sentence}`
@@ -68,7 +70,8 @@ export async function judgeOpen(half: Half, loud: boolean): Promise<void> {
     if (loud && !right) console.log(`  ${label.file} divided at ${horizon}, wanted ${label.horizon}`)
   }
   title(`Open pictures, ${half === 'kept' ? 'the half kept back' : 'those to tune by'}: ${labels.length}`)
-  row('first look where the labeller looked', looks, '≥ 75 %')
+  row('first look where the labeller looked, one place', clear, '≥ 75 %')
+  row('the same with those where any of several would do', looks, '')
   row('first look on the rim', rim, '0')
   row('faults raised that the labeller did not, a picture', (alarms / labels.length).toFixed(2), '≤ 0.5')
   row('the first thing is the labeller’s', firsts, '≥ 70 %')

@@ -6,7 +6,8 @@ import sharp from 'sharp'
 import { nothingKnown, type PieceKnown } from '../../core/critique/piece/known'
 import { gaussian, seededRandom, type Random } from '../../core/numeric/random'
 import { createRaster, type Raster } from '../../core/picture/raster'
-import { drawKept, KEPT_SUBJECTS, type Drawn, type KeptSubject } from './subjects'
+import type { Half } from './judged'
+import { drawFurther, type Drawn, type FurtherSubject } from './subjects'
 
 export const MANNERS = [
   'flat',
@@ -129,7 +130,7 @@ function body(
     faults.has('halved') || manner === 'one-figure'
       ? ''
       : `<path d="M${landFrom} ${horizon}Q${landFrom + 120} ${horizon - 70} ${landFrom + 300} ${horizon}Z" fill="${colours.land}"/>`,
-    rect(0, HEIGHT * 0.88, WIDTH, HEIGHT * 0.12, faults.has('halved') ? colours.sea : colours.dark),
+    rect(0, HEIGHT * (faults.has('halved') ? 0.95 : 0.88), WIDTH, HEIGHT * 0.12, colours.dark),
     manner === 'night' ? `<circle cx="${WIDTH * 0.78}" cy="${HEIGHT * 0.12}" r="9" fill="#b9bccb"/>` : '',
     manner === 'crowd'
       ? Array.from({ length: 9 }, (_, i) =>
@@ -193,11 +194,13 @@ async function rasterOf(manner: Manner, svg: string, random: Random): Promise<Ra
   return raster
 }
 
-type Subject = 'boat' | KeptSubject
+type Subject = 'boat' | FurtherSubject
+
+const SUBJECTS: Record<Half, readonly Subject[]> = { tune: ['boat', 'bowl'], kept: ['house', 'head'] }
 
 /** A boat, or a subject kept back, as a drawing and the box of what it is about in pixels. */
 function drawing(subject: Subject, manner: Manner, faults: readonly Fault[], random: Random): Drawn {
-  if (subject !== 'boat') return drawKept(subject, manner, new Set(faults), random)
+  if (subject !== 'boat') return drawFurther(subject, manner, new Set(faults), random)
   const { svg, at } = body(manner, new Set(faults), random)
   return { svg, box: { x: at.x - at.size, y: at.y - 1.9 * at.size, w: 2 * at.size, h: 1.9 * at.size } }
 }
@@ -246,13 +249,11 @@ function outsideOf(fault: Fault, manner: Manner): boolean {
 
 /**
  * Either half: 72 scenes as they should be, 84 with one fault and 24 with two.
- *
- * @param half `tune`: the boat; `kept`: the subjects kept back
  */
-export async function* scenes(half: 'tune' | 'kept'): AsyncGenerator<Scene> {
+export async function* scenes(half: Half): AsyncGenerator<Scene> {
   let n = 0
   const next = (manner: Manner, faults: readonly Fault[], seed: number): Promise<Scene> =>
-    sceneOf({ subject: half === 'tune' ? 'boat' : KEPT_SUBJECTS[n++ % KEPT_SUBJECTS.length]!, manner, faults, seed })
+    sceneOf({ subject: SUBJECTS[half][n++ % SUBJECTS[half].length]!, manner, faults, seed })
   for (const manner of MANNERS) for (let k = 0; k < 6; k++) yield next(manner, [], 100 + k)
   const kinds = Object.keys(FAULTS) as Fault[]
   for (const fault of kinds) {

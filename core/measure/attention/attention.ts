@@ -45,7 +45,7 @@ function makeAttention(planes: Planes): Attention {
 }
 
 /** One look takes in this much, as a share of the diagonal: what lies within it is seen together. */
-const GLANCE = 0.035
+export const GLANCE = 0.07
 
 /** The map as an eye takes it in: each place with what lies around it, neither alone. At its greatest 1 again. */
 function gathered(map: Plane): Plane {

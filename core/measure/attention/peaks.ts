@@ -3,15 +3,17 @@ import { round3 } from '../../numeric/round'
 import type { Plane } from '../../picture/plane'
 import { areaHolds, boundsOf, type Area } from '../../picture/area'
 import type { Causes, Extent, Peak } from '../report'
-import type { Attention } from './attention'
+import { GLANCE, type Attention } from './attention'
 import { CHANNELS, type Channel } from './conspicuity'
 import { thingAt } from './thing'
 
 export const MOST_PEAKS = 5
 /** A peak weaker than this beside the first is not looked at. */
 const LEAST_STRENGTH = 0.1
-/** Once looked at, this much around a place is let be, as a share of the diagonal. */
-const INHIBITED_SHARE = 0.07
+/** Places nearer to each other in strength than this share the first look: no order between them is claimed. */
+export const SHARED = 1.15
+/** Width of the preference for the middle that decides between equals, in half diagonals (B. W. Tatler, as in `inward.ts`). */
+const MIDDLE = 0.5
 
 /** What of a contrast is hardly seen: it keeps a channel that is nowhere in the picture from being a cause. */
 const FAINT: Readonly<Record<Channel, number>> = {
@@ -52,7 +54,7 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
       known: name
     }
   })
-  const radius = INHIBITED_SHARE * Math.hypot(width, height)
+  const radius = GLANCE * Math.hypot(width, height)
   const peaks: Peak[] = []
   let first = 0
   while (told.length + peaks.length < MOST_PEAKS) {
@@ -84,7 +86,21 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
       )
     }
   }
-  return [...told, ...peaks]
+  return [...told, ...equalsFromTheMiddle(peaks, map)]
+}
+
+/**
+ * Of places that share the first look the one nearer the middle is named first. What little one has over the other is lent to
+ * it, so that strengths still fall along the list.
+ */
+function equalsFromTheMiddle(peaks: readonly Peak[], { width, height }: Plane): Peak[] {
+  const equals = peaks.filter(p => p.strength * SHARED > 1),
+    central = ({ x, y, strength }: Peak): number => {
+      const far = Math.hypot((x - 0.5) * width, (y - 0.5) * height) / (Math.hypot(width, height) / 2)
+      return strength * Math.exp((-far * far) / (2 * MIDDLE * MIDDLE))
+    }
+  const ordered = [...equals].sort((p, q) => central(q) - central(p))
+  return [...ordered.map((p, i) => ({ ...p, strength: equals[i].strength })), ...peaks.slice(equals.length)]
 }
 
 const rounded = ({ x, y, w, h }: Extent): Extent => ({ x: round3(x), y: round3(y), w: round3(w), h: round3(h) })

@@ -1,4 +1,5 @@
 /** Readings of where the eye goes, and of what stops it there. */
+import { SHARED } from '../../../measure/attention/peaks'
 import { isMeasured, type Causes, type FocusSection, type Peak } from '../../../measure/report'
 import { areaHolds, type Area } from '../../../picture/area'
 import { weighed } from '../../near'
@@ -28,8 +29,6 @@ export function causeWords({ causes }: Peak): string {
   return list(ranked.slice(0, ranked[1][1] > 0.6 * ranked[0][1] ? 2 : 1).map(([name]) => CAUSE_WORDS[name]))
 }
 
-/** One peak over another by less than this, and nobody could say which the eye meets first. */
-const SHARED = 1.15
 /** From here on it is met first plainly. */
 const PLAINLY = 1.5
 

@@ -98,9 +98,10 @@ export function saturationReading(
   { focus, value }: Beside,
   standards: HouseStandards
 ): Reading | null {
-  const { vivid, median, p95 } = harmony.saturation
+  const { vividForHue: vivid, median, p95 } = harmony.saturation
   const base = { id: 'harmony.saturation', station: 'harmony', why: WHY.saturation, trains: [] } as const
-  if (vivid > standards.vivid) {
+  // One strong colour with darks or greys is a decision; it takes several to shout each other down.
+  if (vivid > standards.vivid && harmony.colours > 1) {
     const near = isNear(vivid, standards.vivid)
     return {
       ...base,

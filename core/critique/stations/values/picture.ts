@@ -101,7 +101,7 @@ export function groupsReading(value: ValueSection): Reading | null {
 }
 
 /** In a picture that is dark as a whole black is where the dark ends; in a light one it is a hole. So much more of it is let pass. */
-const NIGHT = 5,
+const NIGHT = 2,
   DARK = 0.5
 /** Over its bound by this it is a fault, up to there a question. */
 const PLAINLY = 2
@@ -109,10 +109,13 @@ const PLAINLY = 2
 const DARK_PICTURE = 0.3
 
 export function blackReading({ flatBlack, thirds, key }: ValueSection, standards: HouseStandards): Reading | null {
-  const { share, patches } = flatBlack,
+  const { share, holes } = flatBlack,
     bound = standards.nearBlack * (key === 'low' || thirds.dark >= DARK ? NIGHT : 1),
-    over = share > bound
-  if (!over && (share > 0 || thirds.dark < DARK_PICTURE)) return null
+    over = holes > bound,
+    deep = !over && share > bound
+  if (!over && !deep && (share > 0 || thirds.dark < DARK_PICTURE)) return null
+  const patches = over ? flatBlack.patches.filter(p => p.hole) : flatBlack.patches,
+    where = [...new Set(patches.slice(0, 2).map(inPlace))].join(' and ')
   const base = {
     id: 'value.black',
     station: 'values',
@@ -120,29 +123,35 @@ export function blackReading({ flatBlack, thirds, key }: ValueSection, standards
     evidence: { name: 'near-black' },
     trains: []
   } as const
+  if (deep)
+    return {
+      ...base,
+      verdict: 'works',
+      sentence: `Flat black ${where} is the end of the darks: what lies around it leads down into it.`,
+      points: patches.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) }))
+    }
   if (!over)
     return {
       ...base,
       verdict: 'works',
       sentence: 'The picture is dark, and every dark still has a colour: no flat black.'
     }
-  const where = [...new Set(patches.slice(0, 2).map(inPlace))].join(' and ')
   const avoid = standards.black === 'avoid'
   return {
     ...base,
-    verdict: avoid && share > PLAINLY * bound ? 'fix' : 'look',
-    sentence: `Flat black fills ${percent(share)} of the picture, most of it ${where}.${avoid ? '' : ' Is it meant everywhere?'}`,
+    verdict: avoid && holes > PLAINLY * bound ? 'fix' : 'look',
+    sentence: `Flat black fills ${percent(holes)} of the picture, most of it ${where}.${avoid ? '' : ' Is it meant everywhere?'}`,
     figure: {
       unit: 'share',
-      value: share,
+      value: holes,
       standard: bound,
       low: 0,
-      high: Math.max(0.2, 1.2 * share),
-      label: `flat black ${percent(share)}, at most ${percent(bound)} wanted`,
+      high: Math.max(0.2, 1.2 * holes),
+      label: `flat black ${percent(holes)}, at most ${percent(bound)} wanted`,
       house: 'nearBlack'
     },
     points: patches.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) })),
-    weight: weighed(share, bound, 0.4),
+    weight: weighed(holes, bound, 0.4),
     correction: {
       what: `The darks ${where} are flat black.`,
       todo: 'Mix a dark of the same value from two opposites, and lean it to the temperature of the other darks.',
@@ -153,7 +162,7 @@ export function blackReading({ flatBlack, thirds, key }: ValueSection, standards
 
 const KEY_WORDS = { low: 'a low key', high: 'a high key' } as const
 /** From this share on the middle tones hold nearly everything. */
-const CROWDED = 0.85
+const CROWDED = 0.95
 
 export function keyReading({ key, thirds, range }: ValueSection, standards: HouseStandards): Reading | null {
   const base = {
@@ -165,8 +174,8 @@ export function keyReading({ key, thirds, range }: ValueSection, standards: Hous
   } as const
   const { dark, middle, light } = thirds
   if (middle > CROWDED) {
-    // With a narrow range that is the same fault, and said there.
-    if (range < standards.range.moderate) return null
+    // With a narrow range that is the same fault, and said there; with a full one small darks and lights do their work.
+    if (rangeVerdict(range, standards.range) !== 'moderate') return null
     return {
       ...base,
       verdict: 'look',
