@@ -67,6 +67,7 @@ export const readingSchema = contractOf<PieceReading>()(
     trains: z.array(exerciseKeySchema).readonly(),
     weight: z.number().optional(),
     first: z.object({ rank: z.int().min(1).max(3), because: z.string() }).optional(),
+    margin: z.number().optional(),
     doubts: z.array(z.string()).readonly().optional(),
     correction: z.object({ what: z.string(), todo: z.string(), target: targetSchema.nullable() }).optional()
   })

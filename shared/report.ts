@@ -180,6 +180,8 @@ export const reportSchema = contractOf<Report>()(
       width: z.int().positive(),
       height: z.int().positive(),
       transparent: share,
+      bitsPerPixel: z.number().positive().optional(),
+      photograph: z.literal(true).optional(),
       inside: areaSchema.optional()
     }),
     wheel: wheelSchema,

@@ -2,18 +2,12 @@
  * The piece measured in its worker whenever what is known of it changes: an area drawn, a pair picked, another wheel.
  * What the server measured holds until then. One question in flight; the newest is asked next.
  */
+import { sourceOf } from '~~/core/measure/picture'
 import type { UsedPicture } from './usePicture'
 
 export function usePieceMeasures({ client, ready, referenceReady }: UsedPicture, loaded: Readonly<Ref<boolean>>): void {
   const bench = useBenchStore()
-  const source = computed(
-    () =>
-      bench.report && {
-        format: bench.report.picture.format,
-        width: bench.report.picture.sourceWidth,
-        height: bench.report.picture.sourceHeight
-      }
-  )
+  const source = computed(() => bench.report && sourceOf(bench.report))
   /** What was measured last, by the server or here. */
   let measured: string | null = null
   let busy = false

@@ -1,12 +1,54 @@
-/** What shakes the readings of a file, said with those it shakes. */
+/** What shakes a reading, in words, said with it: how near it is to its bound, and what the file has lost. */
 import type { Report } from '../measure/report'
+import type { PieceKnown } from './piece/known'
+import type { Reading } from './reading'
+import type { PieceReading } from './stations/piece'
 
 /** Under this long side, in pixels, edges and detail are those of the file, not of the work. */
 const SMALL_EDGE = 400
+/** A lossy file with fewer bits a pixel than this has lost fine differences: blocks of it are seen beside the original. Our choice. */
+const FEW_BITS = 0.5
+/** This near to its bound, as a share of the scale shown, another photograph of the same picture may fall on the other side. */
+const AT_BOUND = 0.02
 
-export function doubtsOf({ picture: { sourceWidth, sourceHeight, format } }: Report): string[] {
-  const small = Math.max(sourceWidth, sourceHeight) < SMALL_EDGE
-  return small
-    ? [`the file is small${format === 'jpeg' ? ' and compressed' : ''}: ${sourceWidth} × ${sourceHeight} pixels`]
-    : []
+/** Readings that rest on fine differences. */
+const FINE = /^(edges|focus|value\.thumbnail|light)/
+/** Readings that the light and the lens of a photograph change. */
+const PHOTOGRAPHED = /^(temperature|light|value\.(range|black|key)|harmony\.saturation)/
+/** What depends on what the picture is about. */
+const ABOUT = /^focus\.(path|whites)$/
+
+/** How far a figure is from its bound, as a share of the scale it is shown on, −1 to 1; null without a figure that could be near. */
+export function marginOf({ figure }: Reading): number | null {
+  if (!figure || figure.unit === 'rank' || figure.high <= figure.low) return null
+  return (figure.value - figure.standard) / (figure.high - figure.low)
+}
+
+function doubtsOf(reading: PieceReading, { picture }: Report, known: PieceKnown): string[] {
+  const { sourceWidth, sourceHeight, bitsPerPixel, photograph } = picture,
+    small = Math.max(sourceWidth, sourceHeight) < SMALL_EDGE,
+    compressed = bitsPerPixel !== undefined && bitsPerPixel < FEW_BITS,
+    fine = FINE.test(reading.id),
+    margin = marginOf(reading),
+    fault = reading.verdict !== 'works'
+  return [
+    fault && margin !== null && Math.abs(margin) <= AT_BOUND ? 'it is just at its bound' : '',
+    small && fine ? `the file is small, ${sourceWidth} × ${sourceHeight} pixels` : '',
+    compressed && fine ? 'the file is strongly compressed' : '',
+    photograph && PHOTOGRAPHED.test(reading.id) ? 'it is a photograph, and has the light of the room in it' : '',
+    fault && ABOUT.test(reading.id) && known.focus === null ? 'nobody has marked what the picture is about' : ''
+  ].filter(doubt => doubt !== '')
+}
+
+/** The reading with what shakes it; a fault just at its bound is a question, not a fault. */
+export function withDoubts(reading: PieceReading, report: Report, known: PieceKnown): PieceReading {
+  const doubts = doubtsOf(reading, report, known),
+    margin = marginOf(reading)
+  const atBound = margin !== null && Math.abs(margin) <= AT_BOUND
+  return {
+    ...reading,
+    ...(margin === null ? {} : { margin: Math.round(margin * 1000) / 1000 }),
+    ...(doubts.length > 0 ? { doubts } : {}),
+    ...(atBound && reading.verdict === 'fix' ? { verdict: 'look' as const } : {})
+  }
 }

@@ -50,6 +50,16 @@ describe('focus', () => {
     expect(weak.competitors![0].x).toBeCloseTo(0.2, 1)
   })
 
+  it('takes a window and its frame for one thing', () => {
+    const house = fill(createRaster(300, 200), '#8a7f70')
+    fill(fill(fill(house, '#f4f0e6', 100, 60, 50, 50), '#1c3a5c', 105, 65, 18, 40), '#1c3a5c', 127, 65, 18, 40)
+    fill(house, '#b8412b', 230, 150, 12, 12)
+    const peaks = focusOf(house).peaks as Peak[]
+    const atWindow = peaks.filter(p => p.x > 0.32 && p.x < 0.52 && p.y > 0.28 && p.y < 0.57)
+    expect(atWindow).toHaveLength(1)
+    expect(atWindow[0].extent.w).toBeGreaterThan(0.12)
+  })
+
   it('compares its contrast with the strongest window elsewhere', () => {
     const { contrast, elsewhere, ratio, lift } = focusOf(scene(), left)
     // #ffffff is L* 100, #6f7378 about 48, #8d9196 about 60 (CIE 15).

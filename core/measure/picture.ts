@@ -26,6 +26,22 @@ export interface Source {
   /** Size in pixels before reduction, after EXIF orientation. */
   readonly width: number
   readonly height: number
+  /** Bits of the file for each of its pixels, of a format that leaves things out. */
+  readonly bitsPerPixel?: number
+  /** The file says that a camera took it. */
+  readonly photograph?: true
+}
+
+/** The file that a report is of. */
+export function sourceOf({ picture }: Report): Source {
+  const { format, sourceWidth: width, sourceHeight: height, bitsPerPixel, photograph } = picture
+  return {
+    format,
+    width,
+    height,
+    ...(bitsPerPixel === undefined ? {} : { bitsPerPixel }),
+    ...(photograph ? { photograph } : {})
+  }
 }
 
 export interface MeasureOptions {
@@ -63,6 +79,8 @@ export function measurePicture({ raster, source, options, planes: whole = planes
       width: raster.width,
       height: raster.height,
       transparent: round3(1 - whole.count / whole.mask.length),
+      ...(source.bitsPerPixel === undefined ? {} : { bitsPerPixel: round3(source.bitsPerPixel) }),
+      ...(source.photograph ? { photograph: source.photograph } : {}),
       ...(inside ? { inside } : {})
     },
     wheel,

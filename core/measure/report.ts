@@ -27,6 +27,10 @@ export interface PictureSection {
   readonly height: number
   /** Share of pixels left out. */
   readonly transparent: number
+  /** Bits of the file for each of its pixels, of a format that leaves things out. */
+  readonly bitsPerPixel?: number
+  /** The file says that a camera took it. */
+  readonly photograph?: true
   /** The picture within a margin of paper, mat or frame, as a rectangle; absent where there is none, or it is counted in. */
   readonly inside?: Area
 }
@@ -34,12 +38,12 @@ export interface PictureSection {
 export type Key = 'low' | 'middle' | 'high'
 export type RangeVerdict = 'full' | 'moderate' | 'narrow'
 
-/** Black that is flat: in all, and patch by patch, largest first. */
 /** @property hole whether it ends at something light; else the darks around lead down into it. */
 export interface FlatBlackSpot extends Spot {
   readonly hole: boolean
 }
 
+/** Black that is flat: in all, and patch by patch, largest first. */
 export interface FlatBlack {
   readonly share: number
   /** Share of the picture in patches that are holes. */

@@ -1,3 +1,4 @@
+import type { Source } from '../../core/measure/picture'
 import type { CheckResult, ExerciseKey } from '../../core/exercise'
 import type { PieceExtras, PieceMeasures } from '../../core/critique/piece/measure'
 import type { Fingerprint } from '../../core/measure/fingerprint'
@@ -50,9 +51,7 @@ export interface MeasurementJob {
   readonly classId: number
   /** Which asking this is the answer to. */
   readonly asked: number
-  readonly format: string
-  readonly width: number
-  readonly height: number
+  readonly source: Source
   readonly exercise: ExerciseKey | null
 }
 
@@ -94,7 +93,7 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
   ])
   await renewLease(db, id)
   const [jobs] = await db.execute<Row[]>(
-    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, x.exercise FROM measurements m JOIN submissions s ON s.id = m.submission_id
+    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, x.exercise FROM measurements m JOIN submissions s ON s.id = m.submission_id
      JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id WHERE m.submission_id = ?`,
     [id]
   )
@@ -104,9 +103,13 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
     learnerId: job.learner_id as number,
     classId: job.class_id as number,
     asked: job.asked as number,
-    format: job.format as string,
-    width: job.width as number,
-    height: job.height as number,
+    source: {
+      format: job.format as string,
+      width: job.width as number,
+      height: job.height as number,
+      ...(job.bits_per_pixel === null ? {} : { bitsPerPixel: job.bits_per_pixel as number }),
+      ...(job.photograph ? { photograph: true } : {})
+    },
     exercise: job.exercise as ExerciseKey | null
   }
 }

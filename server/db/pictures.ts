@@ -1,3 +1,4 @@
+import type { Source } from '../../core/measure/picture'
 import type { Changed, Db, Row } from './pool'
 
 export interface Blob {
@@ -15,15 +16,15 @@ export interface NewPicture {
   readonly original: string
   readonly display: string
   readonly thumb: string
-  readonly format: string
-  readonly width: number
-  readonly height: number
+  readonly source: Source
 }
 
 export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
+  const { format, width, height, bitsPerPixel, photograph } = p.source
   const [result] = await db.execute<Changed>(
-    'INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height) VALUES (?, ?, ?, ?, ?, ?)',
-    [p.original, p.display, p.thumb, p.format, p.width, p.height]
+    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    [p.original, p.display, p.thumb, format, width, height, bitsPerPixel ?? null, photograph ?? false]
   )
   return result.insertId
 }

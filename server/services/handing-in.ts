@@ -60,9 +60,7 @@ const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Si
     original: originalSha,
     display: display.sha256,
     thumb: thumb.sha256,
-    format: source.format,
-    width: source.width,
-    height: source.height
+    source
   })
 
 /** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */

@@ -81,15 +81,7 @@ async function drain(): Promise<void> {
   }
 }
 
-async function measureJob({
-  submissionId,
-  learnerId,
-  asked,
-  format,
-  width,
-  height,
-  exercise
-}: MeasurementJob): Promise<void> {
+async function measureJob({ submissionId, learnerId, asked, source, exercise }: MeasurementJob): Promise<void> {
   const renewing = setInterval(() => void renewLease(db(), submissionId).catch(() => {}), RENEW_MS)
   try {
     const [display, reference, known] = await Promise.all([
@@ -101,7 +93,7 @@ async function measureJob({
     const request = {
       display: display.bytes,
       reference: reference?.bytes ?? null,
-      source: { format, width, height },
+      source,
       known,
       exercise
     }

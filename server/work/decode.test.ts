@@ -1,6 +1,7 @@
 /** Every way a picture can come in: right, or refused in words; never part of it. */
 import sharp, { type Sharp } from 'sharp'
 import { describe, expect, it } from 'vitest'
+import type { Source } from '../../core/measure/picture'
 import { decodePicture, READABLE, type Decoded } from './decode'
 
 /** Hard-to-compress pixels, so that a cut falls inside the picture's data. */
@@ -56,6 +57,19 @@ describe('colour comes in as sRGB', () => {
     const { source, raster } = (await decodePicture(frames, READABLE)) as Decoded
     expect([source.width, source.height, [...raster.data.subarray(0, 3)]]).toEqual([40, 30, [200, 100, 40]])
   })
+})
+
+it('says what a file has left out, and whether a camera took it', async () => {
+  const sourceIn = async (file: Sharp): Promise<Source> =>
+    ((await decodePicture(await file.toBuffer(), READABLE)) as Decoded).source
+  const jpeg = await sourceIn(flat(200, 100, 40).jpeg({ quality: 40 }))
+  expect(jpeg.bitsPerPixel).toBeGreaterThan(0)
+  expect(jpeg.photograph).toBeUndefined()
+  const shot = flat(200, 100, 40).withExif({ IFD2: { ExposureTime: '1/60' } })
+  expect(await sourceIn(shot.clone().jpeg())).toMatchObject({ photograph: true })
+  const scanned = flat(200, 100, 40).withExif({ IFD0: { Make: 'a scanner' } })
+  expect((await sourceIn(scanned.jpeg())).photograph).toBeUndefined()
+  expect((await sourceIn(flat(200, 100, 40).png())).bitsPerPixel).toBeUndefined()
 })
 
 it('reduces to 1024 on the long edge and leaves smaller pictures alone', async () => {

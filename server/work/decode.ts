@@ -3,6 +3,7 @@
  * by our own averaging in linear light, turned upright. Orientation comes last: turning a million
  * pixels is cheaper than turning forty.
  */
+import readExif from 'exif-reader'
 import sharp, { type Metadata, type Sharp } from 'sharp'
 import { orient, swapsAxes } from '../../core/picture/orient'
 import { WORKING_EDGE, type Raster } from '../../core/picture/raster'
@@ -81,6 +82,20 @@ function refuseSize({ width, height }: Metadata, limits: DecodeLimits): Refusal 
   return null
 }
 
+/** Formats that leave out what is hardly seen. */
+const LOSSY = ['jpeg', 'webp', 'heif']
+
+/** Whether the file says how long it was exposed, or through which opening: scanners and programs do not. */
+function takenByCamera(exif: Buffer | undefined): boolean {
+  if (!exif) return false
+  try {
+    const { Photo } = readExif(exif)
+    return Photo?.ExposureTime !== undefined || Photo?.FNumber !== undefined
+  } catch {
+    return false
+  }
+}
+
 /** @param bytes a whole file. @returns the raster, or a refusal in plain words; never part of a picture. */
 export async function decodePicture(bytes: Uint8Array, limits: DecodeLimits): Promise<DecodeOutcome> {
   if (scansOf(bytes) > MOST_SCANS) {
@@ -111,9 +126,15 @@ export async function decodePicture(bytes: Uint8Array, limits: DecodeLimits): Pr
   const size = fitWithin(pixels.width, pixels.height, WORKING_EDGE)
   const turned = meta.orientation ?? 1,
     { width, height, format } = meta
+  const lossy = LOSSY.includes(format)
   return {
     kind: 'decoded',
-    source: swapsAxes(turned) ? { format, width: height, height: width } : { format, width, height },
+    source: {
+      format,
+      ...(swapsAxes(turned) ? { width: height, height: width } : { width, height }),
+      ...(lossy ? { bitsPerPixel: (8 * bytes.length) / (width * height) } : {}),
+      ...(takenByCamera(meta.exif) ? { photograph: true } : {})
+    },
     raster: orient(reduceTo(pixels, size.width, size.height), turned)
   }
 }

@@ -8,6 +8,7 @@ import Papa from 'papaparse'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { keyReadings } from '../../core/critique/key-readings'
+import { sourceOf } from '../../core/measure/picture'
 import type { PieceKnown } from '../../core/critique/piece/known'
 import { measurePiece } from '../../core/critique/piece/measure'
 import { readingsOfPiece } from '../../core/critique/stations/readings'
@@ -58,7 +59,6 @@ async function asTheBenchHasIt(now: Critique): Promise<PieceReading[]> {
     await (await tamsin.fetch(`/submissions/${id}`)).json()
   )
   if (measurement.state !== 'done') throw new Error('not measured')
-  const { format, sourceWidth: width, sourceHeight: height } = measurement.report.picture
   const { pairs, surroundings, stops, firstEye, wholeFile } = now.notes,
     known: PieceKnown = {
       wheel: now.standards.wheel,
@@ -76,7 +76,7 @@ async function asTheBenchHasIt(now: Critique): Promise<PieceReading[]> {
     }
   const measures = measurePiece({
     pixels: { raster, planes: planesOf(raster) },
-    source: { format, width, height },
+    source: sourceOf(measurement.report),
     known
   })
   expect(measures.report).toEqual(measurement.report)

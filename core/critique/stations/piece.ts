@@ -23,6 +23,8 @@ export interface PieceReading extends Reading {
   readonly area: Area | null
   /** One of at most three faults that are said first, and why. */
   readonly first?: First
+  /** How far its figure is from its bound, as a share of the scale shown, −1 to 1: near 0 it may fall either way. */
+  readonly margin?: number
   /** What shakes it, in words: a small file, a photograph. */
   readonly doubts?: readonly string[]
 }

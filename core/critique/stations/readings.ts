@@ -14,7 +14,7 @@ import { lightReadings } from './light/readings'
 import { temperatureReadings } from './temperature/readings'
 import { valuesReadings } from './values/readings'
 import { wholeReadings } from './verdict/whole'
-import { doubtsOf } from '../doubts'
+import { withDoubts } from '../doubts'
 import { firstOf } from '../first'
 import type { PieceReading, StationReadings } from './piece'
 import type { Station } from './station'
@@ -42,13 +42,9 @@ export function readingsOfPiece(measures: PieceMeasures, known: PieceKnown, stan
     ...READINGS[station].ofPiece({ ...measures, known, standards }),
     ...ofAreas.filter(r => r.station === station)
   ])
-  const doubts = doubtsOf(measures.report),
-    shaken = said.map(r => (doubts.length > 0 && FINE.test(r.id) ? { ...r, doubts } : r))
+  const shaken = said.map(r => withDoubts(r, measures.report, known))
   return withFirst([...shaken, ...wholeReadings(shaken, measures.report)], known)
 }
-
-/** Readings that rest on fine differences, which a small file has lost. */
-const FINE = /^(edges|focus|value\.thumbnail|light)/
 
 /** @param readings none that the critic set aside, with the critic's own verdicts. */
 export function withFirst(readings: readonly PieceReading[], known: PieceKnown): PieceReading[] {

@@ -180,6 +180,13 @@ const SAID: readonly (readonly [when: string, reading: Reading | null])[] = [
       HOUSE
     )
   ],
+  [
+    'flat black that the darks lead into',
+    blackReading(
+      value({ flatBlack: { share: 0.09, holes: 0, patches: [{ x: 0.2, y: 0.8, share: 0.09, hole: false }] } }),
+      HOUSE
+    )
+  ],
   ['a dark picture without it', blackReading(value({ thirds: { dark: 0.6, middle: 0.3, light: 0.1 } }), HOUSE)],
   ['a low key', keyReading(value({ key: 'low', thirds: { dark: 0.7, middle: 0.3, light: 0 } }), HOUSE)],
   ['a middle key', keyReading(value({}), HOUSE)],

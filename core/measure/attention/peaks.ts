@@ -10,6 +10,8 @@ import { thingAt } from './thing'
 export const MOST_PEAKS = 5
 /** A peak weaker than this beside the first is not looked at. */
 const LEAST_STRENGTH = 0.1
+/** Once looked at, this many glances around a place are let be: the halo of what was seen there. */
+const INHIBITED = 1.5
 /** Places nearer to each other in strength than this share the first look: no order between them is claimed. */
 export const SHARED = 1.15
 /** Width of the preference for the middle that decides between equals, in half diagonals (B. W. Tatler, as in `inward.ts`). */
@@ -54,7 +56,7 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
       known: name
     }
   })
-  const radius = GLANCE * Math.hypot(width, height)
+  const radius = INHIBITED * GLANCE * Math.hypot(width, height)
   const peaks: Peak[] = []
   let first = 0
   while (told.length + peaks.length < MOST_PEAKS) {
@@ -66,14 +68,17 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
     const thing = thingAt(features, items, at),
       x = thing.one ? thing.x : at % width,
       y = thing.one ? thing.y : Math.floor(at / width)
-    peaks.push({
+    const peak: Peak = {
       x: round3((x + 0.5) / width),
       y: round3((y + 0.5) / height),
       strength: round3(strength / first),
       causes: causesAt(attention, at),
       named: thing.named,
       extent: rounded(thing.extent)
-    })
+    }
+    const part = peaks.findIndex(of => isPartOf(peak, of))
+    if (part < 0) peaks.push(peak)
+    else peaks[part] = { ...peaks[part], extent: rounded(unionOf(peaks[part].extent, peak.extent)) }
     // What belongs to the thing was looked at with it, and so was its halo: a large thing's is wider.
     for (const i of thing.cells) left[i] = 0
     const reach = radius + (thing.one ? Math.sqrt(thing.cells.length / Math.PI) : 0)
@@ -86,8 +91,25 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
       )
     }
   }
-  return [...told, ...equalsFromTheMiddle(peaks, map)]
+  // Among alike items the odd one is first, wherever it is.
+  return [...told, ...(attention.uniqueness.alike > 0 ? peaks : equalsFromTheMiddle(peaks, map))]
 }
+
+/** A thing of several colours reaches over less than this of the picture. */
+const THING = 0.08
+
+const areaOf = ({ w, h }: Extent): number => w * h
+const holds = ({ x, y, w, h }: Extent, at: Peak): boolean => at.x >= x && at.x <= x + w && at.y >= y && at.y <= y + h
+
+function unionOf(p: Extent, q: Extent): Extent {
+  const x = Math.min(p.x, q.x),
+    y = Math.min(p.y, q.y)
+  return { x, y, w: Math.max(p.x + p.w, q.x + q.w) - x, h: Math.max(p.y + p.h, q.y + q.h) - y }
+}
+
+/** Whether two peaks are of one thing of several colours, as a window and its frame: one lies within the other's reach. */
+const isPartOf = (peak: Peak, of: Peak): boolean =>
+  (holds(of.extent, peak) || holds(peak.extent, of)) && areaOf(unionOf(of.extent, peak.extent)) < THING
 
 /**
  * Of places that share the first look the one nearer the middle is named first. What little one has over the other is lent to

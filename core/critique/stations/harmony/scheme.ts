@@ -44,7 +44,12 @@ function accentOf(families: readonly Family[], inside: readonly Family[]): Famil
   return outside[0] ?? null
 }
 
-export function schemeReading(harmony: HarmonySection, wheel: WheelName, { opposites }: HouseStandards): Reading {
+/** Null where a few colours keep to no scheme. */
+export function schemeReading(
+  harmony: HarmonySection,
+  wheel: WheelName,
+  { opposites }: HouseStandards
+): Reading | null {
   const { scheme, families: found, ranking } = harmony,
     families = isMeasured(found) ? found : [],
     total = families.reduce((sum, f) => sum + f.area, 0),
@@ -60,14 +65,15 @@ export function schemeReading(harmony: HarmonySection, wheel: WheelName, { oppos
   }
   const coverage = isMeasured(scheme.coverage) ? scheme.coverage : 0
   if (scheme.name === 'open') {
-    const nearest = isMeasured(ranking) ? ranking[0] : null,
-      many = main.length > 3
+    // Two or three colours need no scheme to belong together: that they keep to none says nothing.
+    if (main.length <= 3) return null
+    const nearest = isMeasured(ranking) ? ranking[0] : null
     return {
       ...base,
-      verdict: many ? 'look' : 'works',
+      verdict: 'look',
       sentence: `${capital(list(namesOf(main)))} keep to no scheme.${nearest && coverage >= 0.6 ? ` Nearest is ${SCHEME_WORDS[nearest.name]}, which would hold ${percent(coverage)} of the colour.` : ''}`,
       trains: ['opposites'],
-      ...(nearest && many
+      ...(nearest
         ? {
             weight: 0.35,
             correction: {
