@@ -19,7 +19,7 @@ export const PACKAGES = [
   { name: 'endless-sky-data', licence: 'public domain, CC-BY-SA-3.0 and -4.0' },
   { name: 'python3-sklearn', licence: 'CC-BY-2.0' },
   { name: 'freeorion-data', licence: 'CC-BY-SA-3.0' },
-  ...['dm', 'dw', 'ei', 'l', 'low', 'nr', 'sof', 'sotbe', 'tsg', 'ttb'].map(campaign => ({
+  ...['dm', 'dw', 'ei', 'l', 'low', 'nr', 'sof', 'sota', 'sotbe', 'tsg', 'ttb'].map(campaign => ({
     name: `wesnoth-1.16-${campaign}`,
     licence: 'GPL-2+ and CC-BY-SA-4.0'
   }))
