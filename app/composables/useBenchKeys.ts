@@ -7,6 +7,7 @@ import { piecePageSchema, type PiecePage } from '~~/shared/submission'
 export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
   ['.', 'next station'],
   [',', 'station before'],
+  ['e', 'the verdict'],
   ['n', 'next piece that waits'],
   ['1 … 9', 'lens'],
   ['hold space', 'the plain picture'],
@@ -67,6 +68,7 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): { readonly help: R
   const looking: Readonly<Record<string, () => void>> = {
     '.': () => goBy(1),
     ',': () => goBy(-1),
+    e: () => void navigateTo(`/bench/${bench.piece.id}/verdict`, { replace: true }),
     '?': () => {
       help.value = true
     },

@@ -3,6 +3,7 @@ import { nothingKnown, type PieceKnown } from '~~/core/critique/piece/known'
 import { firstOf } from '~~/core/critique/first'
 import type { PieceMeasures } from '~~/core/critique/piece/measure'
 import { DEFAULT_STANDARDS } from '~~/core/critique/standards'
+import type { ReadingVerdict } from '~~/core/critique/reading'
 import type { PieceReading } from '~~/core/critique/stations/piece'
 import { readingsOfPiece } from '~~/core/critique/stations/readings'
 import type { Station } from '~~/core/critique/stations/station'
@@ -82,6 +83,12 @@ export const useBenchStore = defineStore('bench', () => {
   const judgementOf = (key: string): Judged['verdict'] | null =>
     notes.value.judged.find(j => j.key === key)?.verdict ?? null
 
+  /** The critic's verdict on a reading, or its own. */
+  const verdictOf = ({ key, verdict }: PieceReading): ReadingVerdict => {
+    const own = judgementOf(key)
+    return own && own !== 'dismissed' ? own : verdict
+  }
+
   const path = (rest: string): string => `/submissions/${piece.value.id}${rest}`
   const fetchPiece = (id: number): Promise<Submission> => api(submissionSchema, `/submissions/${id}`)
   const fetchCritique = (id: number): Promise<Critique> => api(critiqueSchema, `/submissions/${id}/critique`)
@@ -119,6 +126,7 @@ export const useBenchStore = defineStore('bench', () => {
     focusArea,
     unseen,
     judgementOf,
+    verdictOf,
     path,
     open,
     refreshPiece,

@@ -1,4 +1,5 @@
-/** The correction that is being put in words. */
+/** What is in the critic's hand: one reading, one correction, or one being put in words. */
+import type { PieceReading } from '~~/core/critique/stations/piece'
 import type { CorrectionWritten } from '~~/shared/critique'
 
 export const useInHandStore = defineStore('in-hand', () => {
@@ -9,5 +10,28 @@ export const useInHandStore = defineStore('in-hand', () => {
     begun.value++
     correction.value = next
   }
-  return { correction, begun, begin }
+  /** The correction that is looked at beside the picture, by its id. */
+  const sheet = ref<number | null>(null)
+  /** The reading in hand, by its key: its evidence is on the picture, and what can be done with it stands at it. */
+  const reading = ref<string | null>(null)
+  const sight = useSightStore()
+  function put(): void {
+    reading.value = null
+    sight.silhouette = null
+    sight.points = undefined
+    sight.lens = { name: 'plain' }
+  }
+  function take(next: PieceReading): void {
+    sheet.value = null
+    reading.value = next.key
+    sight.silhouette = next.silhouette ? next.area : null
+    sight.points = next.points
+    sight.lens = next.evidence ?? { name: 'plain' }
+  }
+  /** One thing in hand: the reading is put down. */
+  function look(id: number): void {
+    if (reading.value) put()
+    sheet.value = sheet.value === id ? null : id
+  }
+  return { correction, begun, begin, sheet, look, reading, take, put }
 })

@@ -34,6 +34,23 @@ export function areaOfMark(mark: Mark, size: Size): Area {
   }
 }
 
+/** A place that a reading points at is marked with a ring of this share of the diagonal. */
+const RING = 0.035
+/** More places than these are not marked: the first say what is meant. */
+const MOST_PLACES = 4
+
+/**
+ * The places that a reading points at as one area: rings in one outline, joined by lines without width, so that what is
+ * measured there is what lies in the rings. Null without a place.
+ */
+export function areaOfPlaces(places: readonly { readonly x: number; readonly y: number }[], size: Size): Area | null {
+  const rings = places.slice(0, MOST_PLACES).map(({ x, y }) => cornersOf(discAt(x, { y, radius: RING, size })))
+  if (rings.length === 0) return null
+  const out = rings.flatMap(ring => [...ring, ring[0]]),
+    back = rings.slice(0, -1).map(ring => ring[0])
+  return { kind: 'polygon', points: [...out, ...back.reverse()] }
+}
+
 /** Lines of a mark in fractions; a filled one is the stroke itself. */
 export interface MarkLine {
   readonly points: readonly FractionPoint[]

@@ -23,43 +23,31 @@ const readings = [
   reading('value.range', 'works', { sentence: 'The range is full.' }),
   reading('composition.horizon', 'works', { sentence: 'The division lies low.' })
 ]
-const correction = (what: string, readingId: string | null = null) => ({
-  what,
-  todo: `Do something about ${what.toLowerCase()}`,
-  readingId
-})
+const corrections = ['V1', 'V2', 'H3'].map((tag, i) => ({ tag, readingId: i ? null : 'value.separation' }))
 
-it('is proposed from marks and readings, most important first, at most three in front', () => {
-  const proposed = proposeVerdict({
-    works: '',
-    about: 'the last ferry',
-    readings,
-    corrections: ['The ferry merges', 'B', 'C', 'D'].map((w, i) => correction(w, i ? null : 'value.separation')),
-    exercise: 'Opposites'
-  })
+it('says where to begin, why, and what can wait, and nothing that the list of corrections says', () => {
+  const proposed = proposeVerdict({ works: '', about: 'the last ferry', readings, corrections })
   expect(proposed.works).toBe('The range is full.\nThe colour keeps to opposites.')
   expect(proposed.verdict.split('\n')).toEqual([
-    '1. The ferry merges. Do something about the ferry merges.',
-    '2. B. Do something about b.',
-    '3. C. Do something about c.',
-    'Why it matters for “the last ferry”: Hue alone does not lift it at a distance.',
-    'Later, one more: D.',
-    'One next step: Do something about the ferry merges.',
-    'The exercise: Opposites.'
+    'Begin with V1. For “the last ferry”: Hue alone does not lift it at a distance.',
+    'Let V2 and H3 wait until it holds: they change with it.'
   ])
+  expect(proposeVerdict({ works: '', about: '', readings, corrections: corrections.slice(1, 2) }).verdict).toBe(
+    'Begin with V2.'
+  )
 })
 
 it("keeps the critic's own words of what works, and invents nothing where nothing is marked", () => {
-  expect(
-    proposeVerdict({ works: 'The sky is one wash.', about: '', readings, corrections: [], exercise: null })
-  ).toEqual({ works: 'The sky is one wash.', verdict: '' })
+  expect(proposeVerdict({ works: 'The sky is one wash.', about: '', readings, corrections: [] })).toEqual({
+    works: 'The sky is one wash.',
+    verdict: ''
+  })
   expect(
     proposeVerdict({
       works: '',
       about: '',
       readings: [reading('value.range', 'fix', { sentence: 'The range is narrow.' })],
-      corrections: [],
-      exercise: null
+      corrections: []
     })
   ).toEqual({ works: '', verdict: '' })
 })

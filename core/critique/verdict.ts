@@ -1,10 +1,10 @@
 /**
  * A verdict proposed, from what is already there: what the critic wrote, the readings, the marks.
- * It invents nothing: every sentence stands in a reading or a correction, or names one.
+ * It invents nothing: every sentence stands in a reading, or names a correction.
  */
 import { praiseOf } from './first'
 import type { Reading } from './reading'
-import { count } from './words'
+import { list } from './words'
 
 export interface VerdictSource {
   /** What works, as the critic wrote it at the first look; one a line. */
@@ -14,9 +14,7 @@ export interface VerdictSource {
   /** Readings with the critic's own verdict on them. */
   readonly readings: readonly Reading[]
   /** In order of importance. */
-  readonly corrections: readonly { readonly what: string; readonly todo: string; readonly readingId: string | null }[]
-  /** Title of the exercise set, if one is. */
-  readonly exercise: string | null
+  readonly corrections: readonly { readonly tag: string; readonly readingId: string | null }[]
 }
 
 export interface ProposedVerdict {
@@ -24,30 +22,26 @@ export interface ProposedVerdict {
   readonly verdict: string
 }
 
-/** Corrections in front; the rest is named below. */
-const IN_FRONT = 3
 const PRAISES = 2
 
 const praise = (readings: readonly Reading[]): string[] => praiseOf(readings, PRAISES).map(r => r.sentence)
 
-const sentence = (text: string): string => {
-  const trimmed = text.trim()
-  return /[.!?…]$/.test(trimmed) ? trimmed : `${trimmed}.`
-}
-
-export function proposeVerdict({ works, about, readings, corrections, exercise }: VerdictSource): ProposedVerdict {
-  const front = corrections.slice(0, IN_FRONT),
-    rest = corrections.slice(IN_FRONT)
-  const first = front[0],
+/**
+ * What the list of corrections and the exercise beside it say already is not said again: the verdict says where to begin, why
+ * that matters for this piece, and what can wait.
+ */
+export function proposeVerdict({ works, about, readings, corrections }: VerdictSource): ProposedVerdict {
+  const [first, ...rest] = corrections,
     why = first && readings.find(r => r.id === first.readingId)?.why
-  const lines = [
-    ...front.map(
-      (c, i) => `${front.length > 1 ? `${i + 1}. ` : ''}${[c.what, c.todo].filter(Boolean).map(sentence).join(' ')}`
-    ),
-    ...(why ? [about.trim() ? `Why it matters for “${about.trim()}”: ${why}` : why] : []),
-    ...(rest.length ? [`Later, ${count(rest.length)} more: ${rest.map(c => sentence(c.what)).join(' ')}`] : []),
-    ...(first?.todo ? [`One next step: ${sentence(first.todo)}`] : []),
-    ...(exercise ? [`The exercise: ${sentence(exercise)}`] : [])
-  ]
+  const lines = first
+    ? [
+        `Begin with ${first.tag}.${why ? ` ${about.trim() ? `For “${about.trim()}”: ` : ''}${why}` : ''}`,
+        ...(rest.length
+          ? [
+              `Let ${list(rest.map(c => c.tag))} wait until it holds: ${rest.length > 1 ? 'they change' : 'it changes'} with it.`
+            ]
+          : [])
+      ]
+    : []
   return { works: works.trim() || praise(readings).join('\n'), verdict: lines.join('\n') }
 }

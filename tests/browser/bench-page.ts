@@ -29,6 +29,13 @@ export async function hangs(page: Page, piece: Locator): Promise<void> {
   }).toPass({ timeout: 30_000 })
 }
 
+/** Takes a reading in hand, so that its evidence is shown and what can be done with it stands at it. */
+export async function takeReading(page: Page, id: string): Promise<Locator> {
+  const reading = page.locator(`[data-reading="${id}"]`).first()
+  await reading.locator('.sentence').click()
+  return reading
+}
+
 /** No serious violation of WCAG as axe finds them. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()

@@ -1,7 +1,7 @@
 /** Every screen: no serious accessibility violation, no page scrollbar on the bench, the picture large. */
 import { expect, test } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
-import { accessible } from './bench-page'
+import { accessible, takeReading } from './bench-page'
 
 const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] = [
   ['tamsin', '/desk', '.piece'],
@@ -62,7 +62,7 @@ test('the focus station names what takes the eye, and shows the route on the pic
   await page.goto('/bench/8/focus')
   const intended = page.locator('[data-reading="focus.intended"]')
   await expect(intended).toContainText('the upper right')
-  await intended.getByRole('button', { name: 'show me' }).click()
+  await takeReading(page, 'focus.intended')
   await expect(page.locator('canvas[data-lens="attention"]')).toBeVisible()
   await expect(page.locator('[data-reading="focus.path"]')).toContainText('The eye goes first to')
 })

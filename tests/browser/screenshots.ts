@@ -3,6 +3,7 @@
  */
 import { chromium, type Page } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { takeReading } from './bench-page'
 
 const ORIGIN = process.env.CRITICA_TEST_ORIGIN ?? 'http://127.0.0.1:3000'
 
@@ -45,7 +46,7 @@ const SHOTS: readonly Shot[] = [
     path: '/bench/8/focus',
     ready: '[data-reading="focus.intended"]',
     then: async page => {
-      await page.locator('[data-reading="focus.intended"]').getByRole('button', { name: 'show me' }).click()
+      await takeReading(page, 'focus.intended')
     }
   },
   {

@@ -1,5 +1,5 @@
 /** The whole job, as its people walk it: hand in, measure, mark, assign, release, read, hand in the exercise, see the result. */
-import { hangs } from './bench-page'
+import { hangs, takeReading } from './bench-page'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
@@ -66,7 +66,7 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   const range = tamsin.locator('[data-reading="value.range"]')
   // The figures are CIE 15: bytes 145 and 94 are L* 60.16 and 39.87.
   await expect(range).toContainText('The range is narrow: 20 steps')
-  await range.getByRole('button', { name: 'show me' }).click()
+  await takeReading(tamsin, 'value.range')
   await expect(tamsin.locator('canvas[data-lens="grey"]')).toBeVisible()
 
   await tamsin.keyboard.press('b')
@@ -83,10 +83,13 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   await sketch.getByRole('button', { name: 'Keep the area' }).click()
   const boat = tamsin.locator('[data-reading="value.separation"]')
   await expect(boat).toContainText('The boat merges with its surroundings')
+  await takeReading(tamsin, 'value.separation')
   await boat.getByRole('button', { name: 'mark it' }).click()
-  await tamsin.getByLabel('What to do').fill('Lift the boat by ten steps')
-  await tamsin.getByRole('form', { name: 'Correction' }).getByRole('button', { name: 'Mark it' }).click()
   await expect(boat).toContainText('marked V1')
+  await boat.getByRole('button', { name: 'reword' }).click()
+  await tamsin.getByLabel('What to do').fill('Lift the boat by ten steps')
+  await tamsin.getByRole('form', { name: 'Correction' }).getByRole('button', { name: 'Save' }).click()
+  await expect(boat).toContainText('Lift the boat by ten steps')
 
   await tamsin.reload()
   await expect(tamsin.getByRole('button', { name: 'V1' })).toBeVisible()

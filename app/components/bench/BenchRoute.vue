@@ -1,20 +1,32 @@
 <script setup lang="ts">
+import { isMarkingOf } from '~~/core/critique/marking'
 import { STATION_ROWS } from '~~/core/critique/stations/table'
 
-/** The route: the stations in the order of the work, as stops on a line; each says how it stands. */
+/**
+ * The route: the stations in the order of the work. A stop shows a stroke for each thing to fix, filled when it is marked; a
+ * short bar where nothing is; a ring where nobody has been.
+ */
 const bench = useBenchStore()
+/** More strokes than these are no longer counted at a glance. */
+const MOST = 4
 const base = computed(() => `/bench/${bench.piece.id}`)
 
 const stops = computed(() =>
   STATION_ROWS.map(row => {
-    const marks = bench.critique.corrections.filter(c => c.station === row.station).length ?? 0
-    const visited = bench.notes.visited.includes(row.station)
-    const troubled = bench.readings.some(r => {
-      const judged = bench.judgementOf(r.key)
-      return r.station === row.station && (judged ?? r.verdict) === 'fix'
-    })
-    const state = marks > 0 ? `${marks} marked` : troubled ? 'something to fix' : visited ? 'fine' : 'not visited'
-    return { ...row, marks, troubled, visited, state }
+    const visited = bench.notes.visited.includes(row.station),
+      marked = bench.critique.corrections.filter(c => c.station === row.station)
+    const toFix = bench.readings.filter(
+      r =>
+        r.station === row.station
+        && bench.judgementOf(r.key) !== 'dismissed'
+        && bench.verdictOf(r) === 'fix'
+        && !marked.some(c => isMarkingOf(c, r))
+    )
+    const state =
+      [marked.length ? `${marked.length} marked` : '', toFix.length ? `${toFix.length} to fix` : '']
+        .filter(Boolean)
+        .join(', ') || (visited ? 'nothing to fix' : 'not visited')
+    return { ...row, visited, state, strokes: [...marked.map(() => true), ...toFix.map(() => false)].slice(0, MOST) }
   })
 )
 </script>
@@ -29,16 +41,10 @@ const stops = computed(() =>
       class="stop"
       :aria-current="bench.station === stop.station ? 'page' : undefined"
     >
-      <span
-        class="box"
-        :class="{
-          marked: stop.marks,
-          troubled: !stop.marks && stop.troubled,
-          fine: !stop.marks && !stop.troubled && stop.visited
-        }"
-        :title="stop.state"
-        >{{ stop.marks || '' }}</span
-      >
+      <span class="sign" :title="stop.state">
+        <i v-for="(filled, i) in stop.strokes" :key="i" class="stroke" :class="{ filled }" />
+        <i v-if="!stop.strokes.length" :class="stop.visited ? 'bar' : 'ring'" />
+      </span>
       <span
         >{{ stop.name }}<span class="visually-hidden">, {{ stop.state }}</span></span
       >
@@ -53,22 +59,13 @@ const stops = computed(() =>
   display: flex;
   flex-direction: column;
 }
-.route::before {
-  content: '';
-  position: absolute;
-  left: 23px;
-  top: 34px;
-  bottom: 34px;
-  width: 1px;
-  background: var(--panel-line);
-}
 .stop {
   position: relative;
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: 9px;
   height: 46px;
-  padding-left: 16px;
+  padding-left: 12px;
   text-decoration: none;
   color: var(--panel-quiet);
 }
@@ -77,41 +74,38 @@ const stops = computed(() =>
   color: var(--panel-ink);
   background: var(--l30);
 }
-.box {
-  width: 15px;
-  height: 15px;
-  border: 1px solid var(--panel-quiet);
-  background: var(--panel);
-  font-size: 11px;
-  line-height: 13px;
-  text-align: center;
+.sign {
+  width: 20px;
+  display: flex;
+  justify-content: flex-end;
+  align-items: center;
+  gap: 3px;
+  flex: none;
 }
-.box.fine::after {
-  content: '';
-  display: block;
-  width: 7px;
-  height: 7px;
-  margin: 3px auto;
+.stroke {
+  width: 4px;
+  height: 14px;
+  border: 1px solid var(--l91);
+}
+.stroke.filled {
+  background: var(--l96);
+  border-color: var(--l96);
+}
+.bar {
+  width: 11px;
+  height: 2px;
   background: var(--panel-quiet);
 }
-.box.troubled {
-  border-style: double;
-  border-width: 3px;
-  line-height: 9px;
-}
-.box.marked {
-  background: var(--panel-ink);
-  color: var(--l5);
-  border-color: var(--panel-ink);
-  font-weight: 600;
+.ring {
+  width: 9px;
+  height: 9px;
+  border: 1px solid var(--panel-quiet);
+  border-radius: 50%;
 }
 @media (max-width: 900px) {
   .route {
     flex-direction: row;
     padding: 0;
-  }
-  .route::before {
-    display: none;
   }
   .stop {
     padding: 0 11px;

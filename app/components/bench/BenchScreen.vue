@@ -2,10 +2,9 @@
 import { useIntervalFn } from '@vueuse/core'
 import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
 import { bringAhead, bringStations } from '~/start/bench'
-import { rowOf, tagOf } from '~~/core/critique/stations/table'
+import { rowOf } from '~~/core/critique/stations/table'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import { keptCorrection } from '~/utils/keptCorrection'
-import { worksUnmeasured } from '~/components/bench/stations/panels'
 
 /** The bench of one piece: it stays while the stations are walked, and with it the picture and the worker. */
 const route = useRoute()
@@ -30,6 +29,7 @@ watch(
     if (route.name !== 'bench-id-station') return
     bench.station = rowOf(station as typeof bench.station).station
     sight.clear()
+    inHand.reading = null
     pencil.drop()
     if (loaded.value) void edits.visit(bench.station)
   },
@@ -44,7 +44,7 @@ onMounted(async () => {
     sight.clear()
     sight.trials = []
     pencil.drop()
-    inHand.correction = null
+    inHand.correction = inHand.sheet = null
     edits.begin()
     loaded.value = true
     const left = bench.released ? null : keptCorrection(session.person.id, id).since(undefined)
@@ -63,13 +63,10 @@ useIntervalFn(() => {
   if (state === 'queued' || state === 'measuring') void bench.refreshPiece()
 }, 1200)
 
-const tried = computed(() => bench.critique.corrections.find(c => c.id === sight.trying) ?? null)
 const row = computed(() => rowOf(bench.station))
 const choices = computed(() => row.value.lenses(bench.report, bench.standards))
-const opened = ref<number | null>(null)
 
 const { probe, point } = useProbe(picture)
-const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
 </script>
 
 <template>
@@ -79,9 +76,9 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
     <BenchBar class="top" />
     <BenchRoute class="left" />
     <OwnTask>
-      <BenchWall class="middle" @point="point" @open="opened = $event">
+      <BenchWall class="middle" @point="point" @open="inHand.look($event)">
         <OwnTask><LensStrip class="lenses" :choices="choices" /></OwnTask>
-        <OwnTask v-if="!bench.unseen"><CorrectionStrip v-model="opened" class="marks" /></OwnTask>
+        <OwnTask v-if="!bench.unseen"><CorrectionStrip class="marks" /></OwnTask>
         <div class="hanging">
           <OwnTask><WallTools /></OwnTask>
           <WallNotes />
@@ -89,32 +86,7 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
       </BenchWall>
     </OwnTask>
     <OwnTask><ValueRule class="rule" :probe="probe" /></OwnTask>
-    <main class="right" :aria-label="row.name">
-      <template v-if="tried">
-        <h2>Trying {{ tagOf(tried) }}</h2>
-        <p class="words">{{ tried.what }}</p>
-        <button class="word-link" @click="sight.trying = null">back to {{ row.name }}</button>
-        <LazyTrialPanel :key="tried.id" :correction="tried" />
-      </template>
-      <template v-else-if="sight.trying === 'all'">
-        <h2>All trials together</h2>
-        <button class="word-link" @click="sight.trying = null">back to {{ row.name }}</button>
-        <LazyAllTrials />
-      </template>
-      <h2 v-else>{{ row.name }}</h2>
-      <p v-if="edits.problem" role="alert" class="problem">{{ edits.problem }}</p>
-      <template v-if="sight.trying !== null" />
-      <OwnTask v-else-if="bench.report || worksUnmeasured(bench.station)" :key="bench.station"
-        ><StationPanel @exercise="toExercise"
-      /></OwnTask>
-      <p v-else-if="bench.piece.measurement.state === 'failed'" role="alert">
-        {{ bench.piece.measurement.reason }} <button class="word-link" @click="edits.measureAgain()">Try again</button>
-      </p>
-      <div v-else role="status" class="measuring">
-        <p>Being measured …</p>
-        <i /><i /><i />
-      </div>
-    </main>
+    <BenchSide class="right" />
     <LazyConflictDialog v-if="edits.conflict" />
     <LazyKeyList v-if="help" v-model="help" />
   </div>
@@ -149,9 +121,6 @@ const toExercise = () => navigateTo(`/bench/${id}/verdict`, { replace: true })
   padding: 12px 18px 24px;
   border-left: 1px solid var(--panel-line);
 }
-h2 {
-  font-size: 23px;
-}
 .lenses {
   position: absolute;
   left: 14px;
@@ -168,20 +137,6 @@ h2 {
   bottom: 0;
   display: grid;
   justify-items: start;
-}
-.measuring {
-  display: grid;
-  gap: 14px;
-  padding-top: 10px;
-}
-.measuring i {
-  height: 44px;
-  background: var(--l30);
-}
-.problem {
-  border: 1px solid var(--l91);
-  padding: 6px 10px;
-  margin: 8px 0;
 }
 .alone {
   padding: 40px;

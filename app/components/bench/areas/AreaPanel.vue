@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import { FOCUS_NAME, type MarkedArea } from '~~/shared/critique'
 import { areaReadings } from '~~/core/critique/stations/readings'
-import type { PieceReading } from '~~/core/critique/stations/piece'
 import type { AreaMeasures } from '~~/core/critique/piece/measure'
 import type { Reading } from '~~/core/critique/reading'
 import { useBenchPicture } from '~/composables/usePicture'
 import { drawFor, drawNamed } from '~/composables/draw'
 import type { Area } from '~~/core/picture/area'
 
-/** The areas drawn on this piece, shared by all stations: each read in the station's own terms, and live while one is drawn or reshaped. */
-const emit = defineEmits<{ exercise: [] }>()
+/** The areas drawn on this piece, shared by all stations: and the reading of the one that is drawn or reshaped, live. */
 const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),
@@ -41,22 +39,11 @@ watch(moving, async () => {
 })
 const here = (name: string, measures: AreaMeasures): Reading[] =>
   areaReadings(name, measures, bench.standards).filter(r => r.station === bench.station)
-/** A reading as it is while its area is under the hand. */
-const underHand = ({ id, name, area }: MarkedArea): PieceReading[] =>
-  live.value ? here(name, live.value).map(r => ({ ...r, key: `${r.id}:${id}`, on: 'area' as const, area })) : []
-const listed = computed(() =>
-  bench.critique.areas
-    .filter(a => a.name !== FOCUS_NAME)
-    .map(a => ({
-      ...a,
-      readings:
-        a.id === sight.reshaping?.id
-          ? underHand(a)
-          : bench.readings.filter(r => r.on === 'area' && r.station === bench.station && r.key === `${r.id}:${a.id}`)
-    }))
-)
+const listed = computed(() => bench.critique.areas.filter(a => a.name !== FOCUS_NAME))
 const liveReadings = computed(() =>
-  pencil.sketch && live.value ? here(name.value?.trim() || 'this area', live.value) : []
+  live.value && (pencil.sketch || sight.reshaping)
+    ? here(sight.reshaping?.name ?? (name.value?.trim() || 'this area'), live.value)
+    : []
 )
 
 async function keep() {
@@ -103,14 +90,9 @@ async function rename(area: MarkedArea, to: string) {
     <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">
       {{ liveReadings[0]!.sentence }}
     </p>
-    <template v-for="a in listed" :key="a.id">
-      <div v-if="a.readings.length === 0" class="named">
-        <span>{{ a.name }}</span><AreaControls :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
-      </div>
-      <ReadingItem v-for="(r, i) in a.readings" :key="r.id" :reading="r" @exercise="emit('exercise')">
-        <AreaControls v-if="i === 0" :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
-      </ReadingItem>
-    </template>
+    <div v-for="a in listed" :key="a.id" class="named">
+      <span>{{ a.name }}</span><AreaControls :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
+    </div>
     <p v-if="!bench.released && !(pencil.sketch && !pencil.tool)" class="draw">
       <template v-if="pencil.tool"
         >{{

@@ -6,17 +6,20 @@ const emit = defineEmits<{ exercise: [] }>()
 const bench = useBenchStore()
 
 const here = bench.station
-/** Areas have theirs beside them. Before the first look is taken nothing measured is said. */
-const readings = computed(() => bench.readings.filter(r => r.station === here && r.on !== 'area'))
+const sight = useSightStore()
+/** An area that is under the hand is read live beside it. */
+const readings = computed(() =>
+  bench.readings.filter(
+    r => r.station === here && !(sight.reshaping && r.on === 'area' && r.key.endsWith(`:${sight.reshaping.id}`))
+  )
+)
 const toExercise = () => emit('exercise')
 </script>
 
 <template>
   <OwnTask v-for="(part, i) in partsOf(here)" :key="i">
-    <template v-if="part === 'readings'">
-      <OwnTask v-for="r in readings" :key="r.key"><ReadingItem :reading="r" @exercise="toExercise" /></OwnTask>
-    </template>
-    <AreaPanel v-else-if="part === 'areas'" @exercise="toExercise" />
+    <ReadingList v-if="part === 'readings'" :readings="readings" @exercise="toExercise" />
+    <AreaPanel v-else-if="part === 'areas'" />
     <component :is="part" v-else />
   </OwnTask>
 </template>

@@ -24,11 +24,11 @@ const PANELS: Readonly<Record<Station, Panel>> = {
       () => import('./first-look/FirstThingsSeen.vue')
     ]
   },
-  values: { parts: ['areas', 'readings', () => import('./values/ValuesPanel.vue')] },
+  values: { parts: ['readings', 'areas', () => import('./values/ValuesPanel.vue')] },
   focus: {
-    parts: [() => import('./focus/FocusAbout.vue'), 'areas', 'readings', () => import('./focus/FocusPanel.vue')]
+    parts: [() => import('./focus/FocusAbout.vue'), 'readings', 'areas', () => import('./focus/FocusPanel.vue')]
   },
-  temperature: { parts: [() => import('./temperature/TemperaturePanel.vue'), 'areas', 'readings'] },
+  temperature: { parts: [() => import('./temperature/TemperaturePanel.vue'), 'readings', 'areas'] },
   harmony: {
     parts: [
       () => import('./harmony/HarmonyWheel.vue'),
@@ -38,7 +38,7 @@ const PANELS: Readonly<Record<Station, Panel>> = {
     ]
   },
   light: { parts: [() => import('./light/LightPanel.vue'), 'readings', 'areas'] },
-  edges: { parts: ['areas', 'readings', () => import('./edges/EdgesPanel.vue')] },
+  edges: { parts: ['readings', 'areas', () => import('./edges/EdgesPanel.vue')] },
   verdict: {
     parts: [() => import('../FirstThings.vue'), () => import('./verdict/VerdictPanel.vue')],
     unmeasured: true

@@ -22,13 +22,11 @@ async function propose() {
     const own = bench.judgementOf(r.key)
     return own === 'dismissed' ? [] : [{ ...r, verdict: own ?? r.verdict }]
   })
-  const set = bench.critique.assignment
   const made = proposeVerdict({
     works: works.value,
     about: bench.notes.about || bench.piece.about,
     readings: judged,
-    corrections: bench.critique.corrections,
-    exercise: set ? EXERCISES[set.exercise].title : null
+    corrections: bench.critique.corrections.map(c => ({ tag: tagOf(c), readingId: c.readingId }))
   })
   if (!works.value.trim()) works.value = made.works
   if (!verdict.value.trim()) verdict.value = made.verdict
