@@ -34,6 +34,7 @@ export default withNuxt(
       'core/testing/*.ts',
       'demo/{manifest,scenes/svg}.ts',
       'tests/judge/scenes.ts',
+      'tests/judge/subjects.ts',
       'app/components/bench/stations/harmony/*Chart.vue',
       'server/http/form.ts',
       '**/*.test.ts'

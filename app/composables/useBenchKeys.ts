@@ -1,43 +1,22 @@
 /** The bench's single keys. Typing in a field is never a command. */
 import { useEventListener } from '@vueuse/core'
 import { rowOf, STATIONS } from '~~/core/critique/stations/table'
+import type { Station } from '~~/core/critique/stations/station'
 import { piecePageSchema, type PiecePage } from '~~/shared/submission'
 
-/** Every key with what it does, in the order they are listed on "?". */
-export const BENCH_KEYS: readonly (readonly [key: string, does: string])[] = [
-  ['.', 'next station'],
-  [',', 'station before'],
-  ['e', 'the verdict'],
-  ['n', 'next piece that waits'],
-  ['1 … 9', 'lens'],
-  ['hold space', 'the plain picture'],
-  ['+  −', 'closer, farther (or the wheel)'],
-  ['f', 'as large as fits'],
-  ['s', 'as a stamp'],
-  ['d', 'from across the room'],
-  ['x', 'mirrored'],
-  ['[  ]', 'turn by one degree'],
-  ['r', 'turn by a quarter'],
-  ['g', 'ground: grey, white, black'],
-  ['c', 'a line between before and after'],
-  ['v', 'reference: off, beside, under (then hold space)'],
-  ['a', 'draw an area by hand'],
-  ['b', 'draw a box'],
-  ['p', 'draw corner by corner'],
-  [
-    'arrows',
-    'move the picture; while drawing, the cross (space sets it down, Enter closes); while reshaping, the area (+ − grow it)'
-  ],
-  ['m', 'mark a correction'],
-  ['i  k  j', 'mark it by a point, a stroke, an arrow'],
-  ['u', 'undo'],
-  ['y', 'do again'],
-  ['Esc', 'drop what is being drawn'],
-  ['?', 'this list']
-]
+/** A key, or a pair that belongs together, as the list shows it; what it does; what each runs; whether a released critique keeps it from running. */
+export interface BenchKey {
+  readonly shown: string
+  readonly does: string
+  readonly run?: Readonly<Record<string, () => void>>
+  readonly edits?: true
+}
 
 /** @param loaded nothing is commanded before the piece lies on the bench. */
-export function useBenchKeys(loaded: Readonly<Ref<boolean>>): { readonly help: Ref<boolean> } {
+export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
+  readonly help: Ref<boolean>
+  readonly keys: readonly BenchKey[]
+} {
   const bench = useBenchStore(),
     sight = useSightStore(),
     pencil = usePencilStore(),
@@ -53,11 +32,9 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): { readonly help: R
       && event.target.closest('input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"]')
         !== null)
 
-  function goBy(by: 1 | -1): void {
-    const at = STATIONS.indexOf(bench.station),
-      next = STATIONS[(at + by + STATIONS.length) % STATIONS.length]!
-    void navigateTo(`/bench/${bench.piece.id}/${next}`, { replace: true })
-  }
+  const goTo = (station: Station): void => void navigateTo(`/bench/${bench.piece.id}/${station}`, { replace: true })
+  const goBy = (by: 1 | -1): void =>
+    goTo(STATIONS[(STATIONS.indexOf(bench.station) + by + STATIONS.length) % STATIONS.length]!)
   async function nextPiece(): Promise<void> {
     const behind = (after: string): Promise<PiecePage> =>
       api(piecePageSchema, `/submissions?shelf=review&most=1${after}`)
@@ -65,45 +42,87 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): { readonly help: R
       next = (await behind(`&after=${here}`)).items[0] ?? (await behind('')).items[0]
     if (next && next.id !== here) await navigateTo(`/bench/${next.id}`)
   }
-  const looking: Readonly<Record<string, () => void>> = {
-    '.': () => goBy(1),
-    ',': () => goBy(-1),
-    e: () => void navigateTo(`/bench/${bench.piece.id}/verdict`, { replace: true }),
-    '?': () => {
-      help.value = true
+  /** One table for the list on "?" and for what is run. */
+  const keys: readonly BenchKey[] = [
+    { shown: '.  ,', does: 'next station, the one before', run: { '.': () => goBy(1), ',': () => goBy(-1) } },
+    { shown: 'e', does: 'the verdict', run: { e: () => goTo('verdict') } },
+    { shown: 'n', does: 'next piece that waits', run: { n: () => void nextPiece() } },
+    { shown: '1 … 9', does: 'lens' },
+    { shown: 'hold space', does: 'the plain picture' },
+    {
+      shown: '+  −',
+      does: 'closer, farther (or the wheel)',
+      run: { '+': () => wall.zoomBy(1.25), '=': () => wall.zoomBy(1.25), '-': () => wall.zoomBy(0.8) }
     },
-    n: () => void nextPiece(),
-    '+': () => wall.zoomBy(1.25),
-    '=': () => wall.zoomBy(1.25),
-    '-': () => wall.zoomBy(0.8),
-    f: wall.fit,
-    s: () => wall.hangAs('stamp'),
-    d: () => wall.hangAs('room'),
-    x: wall.mirror,
-    '[': () => wall.turn(-1),
-    ']': () => wall.turn(1),
-    r: () => wall.turn(90),
-    g: wall.nextGround,
-    c: wall.toggleDivider,
-    v: () => {
-      if (bench.piece.hasReference) wall.nextReference()
+    { shown: 'f', does: 'as large as fits', run: { f: wall.fit } },
+    {
+      shown: 's  d',
+      does: 'as a stamp, from across the room',
+      run: { s: () => wall.hangAs('stamp'), d: () => wall.hangAs('room') }
     },
-    Escape: () => {
-      pencil.drop()
-      inHand.correction = sight.reshaping = null
+    { shown: 'x', does: 'mirrored', run: { x: wall.mirror } },
+    {
+      shown: '[  ]  r',
+      does: 'turned by one degree, by a quarter',
+      run: { '[': () => wall.turn(-1), ']': () => wall.turn(1), r: () => wall.turn(90) }
+    },
+    { shown: 'g', does: 'ground: grey, white, black', run: { g: wall.nextGround } },
+    { shown: 'c', does: 'a line between before and after', run: { c: wall.toggleDivider } },
+    {
+      shown: 'v',
+      does: 'reference: off, beside, under (then hold space)',
+      run: { v: () => bench.piece.hasReference && wall.nextReference() }
+    },
+    {
+      shown: 'a  b  p',
+      does: 'draw an area by hand, a box, corner by corner',
+      edits: true,
+      run: {
+        a: () => void drawFor('lasso'),
+        b: () => void drawFor('rectangle'),
+        p: () => void drawFor('polygon')
+      }
+    },
+    {
+      shown: 'arrows',
+      does: 'move the picture; while drawing, the cross (space sets it down, Enter closes); while reshaping, the area (+ − grow it)'
+    },
+    { shown: 'm', does: 'mark a correction', edits: true, run: { m: () => beginCorrection() } },
+    {
+      shown: 'i  k  j',
+      does: 'mark it by a point, a stroke, an arrow',
+      edits: true,
+      run: { i: () => void markBy('point'), k: () => void markBy('stroke'), j: () => void markBy('arrow') }
+    },
+    {
+      shown: 'u  y',
+      does: 'undo, do again',
+      edits: true,
+      run: { u: () => void edits.undo(), y: () => void edits.redo() }
+    },
+    {
+      shown: 'Esc',
+      does: 'drop what is being drawn or written, put the reading down',
+      run: {
+        Escape: () => {
+          pencil.drop()
+          inHand.correction = sight.reshaping = inHand.sheet = null
+          if (inHand.reading) inHand.put()
+        }
+      }
+    },
+    {
+      shown: '?',
+      does: 'this list',
+      run: {
+        '?': () => {
+          help.value = true
+        }
+      }
     }
-  }
-  const working: Readonly<Record<string, () => void>> = {
-    a: () => void drawFor('lasso'),
-    b: () => void drawFor('rectangle'),
-    p: () => void drawFor('polygon'),
-    u: () => void edits.undo(),
-    y: () => void edits.redo(),
-    m: () => beginCorrection(),
-    i: () => void markBy('point'),
-    k: () => void markBy('stroke'),
-    j: () => void markBy('arrow')
-  }
+  ]
+  const commandOf = (pressed: string): (() => void) | undefined =>
+    keys.find(({ run, edits: changes }) => run && pressed in run && !(changes && bench.released))?.run?.[pressed]
 
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (!loaded.value || typing(event)) return
@@ -119,7 +138,7 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): { readonly help: R
       if (choice) sight.lens = choice.request
       return
     }
-    const command = looking[event.key] ?? (bench.released ? undefined : working[event.key])
+    const command = commandOf(event.key)
     if (!command) return
     event.preventDefault()
     command()
@@ -130,5 +149,5 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): { readonly help: R
   useEventListener('blur', () => {
     sight.comparing = false
   })
-  return { help }
+  return { help, keys }
 }

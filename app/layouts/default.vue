@@ -77,4 +77,23 @@ nav a.router-link-active {
     gap: 18px;
   }
 }
+/* On a phone one line: whose it is is known. */
+@media (max-width: 600px) {
+  .paper {
+    padding: 0 16px 32px;
+  }
+  .bar {
+    height: 52px;
+    gap: 14px;
+    font-size: 14px;
+    white-space: nowrap;
+  }
+  nav {
+    gap: 14px;
+  }
+  .name,
+  .who {
+    display: none;
+  }
+}
 </style>

@@ -1,8 +1,10 @@
-/** Pages behind the sign-in, and whose they are. The server refuses all the same; this only spares a blank page. */
-const INSTRUCTOR = ['/desk', '/bench']
-const LEARNER = ['/work', '/hand-in']
-
+/**
+ * Pages behind the sign-in, and whose they are: each page says so in its `definePageMeta`, and one that says nothing is
+ * closed. The server refuses all the same; this only spares a blank page.
+ */
 export default defineNuxtRouteMiddleware(async to => {
+  // An address that leads nowhere is told so by the error page.
+  if (to.matched.length === 0) return
   const session = useSessionStore()
   if (!session.loaded) await session.load()
   const { account } = session
@@ -10,7 +12,5 @@ export default defineNuxtRouteMiddleware(async to => {
     return to.path === '/sign-in'
       ? undefined
       : navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } })
-  const others = account.role === 'instructor' ? LEARNER : INSTRUCTOR
-  if (to.path === '/' || to.path === '/sign-in' || others.some(p => to.path.startsWith(p)))
-    return navigateTo(homeOf(account.role))
+  if (!to.meta.roles?.includes(account.role)) return navigateTo(homeOf(account.role))
 })

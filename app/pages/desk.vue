@@ -3,6 +3,8 @@ import { whenever } from '@vueuse/core'
 import { bringAhead, bringBench } from '~/start/bench'
 import { shelfTotalsSchema, type ListedSubmission, type Shelf, type ShelfTotals } from '~~/shared/submission'
 
+definePageMeta({ roles: ['instructor'] })
+
 useHead({ title: 'Desk · Critica' })
 
 const shelf = ref<Shelf>('review'),

@@ -13,6 +13,8 @@ import {
   type Stage
 } from '~~/shared/submission'
 
+definePageMeta({ roles: ['learner'] })
+
 useHead({ title: 'Hand in · Critica' })
 const route = useRoute()
 const classes = ref<{ id: number; name: string }[]>([])
@@ -125,7 +127,7 @@ async function send() {
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
       <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hand it in</v-btn>
       <p class="quiet small">
-        Where and with what it was photographed is removed before anyone sees it. Only your instructor can.
+        Your instructor sees the picture, and nobody else. Where and with what it was photographed is taken out first.
       </p>
     </form>
   </div>

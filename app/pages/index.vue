@@ -1,1 +1,6 @@
+<script setup lang="ts">
+// Everybody is sent on from here to where their work begins.
+definePageMeta({ roles: [] })
+</script>
+
 <template><div /></template>

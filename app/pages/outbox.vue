@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { mailListSchema, type Mail } from '~~/shared/mail'
 
+definePageMeta({ roles: ['instructor', 'learner'] })
+
 /** The simulated post office: what would have been sent, newest first. An aid for demo and development. */
 useHead({ title: 'Outbox · Critica' })
 const mail = ref<Mail[]>([]),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { signInSchema } from '~~/shared/account'
 
-definePageMeta({ layout: 'default' })
+definePageMeta({ layout: 'default', roles: [] })
 useHead({ title: 'Sign in · Critica' })
 
 const session = useSessionStore()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { ListedSubmission } from '~~/shared/submission'
 
+definePageMeta({ roles: ['learner'] })
+
 useHead({ title: 'My work · Critica' })
 const { pieces, next, ready, problem, more } = usePieceList(() => null)
 
@@ -24,7 +26,7 @@ const stateOf = (p: ListedSubmission): string =>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <PieceWall v-slot="{ piece }" :pieces="pieces" of="own" :more="next !== null" @end="more">
       <div>
-        <DeskPiece :piece="piece" :to="linkOf(piece)" />
+        <DeskPiece :piece="piece" :to="linkOf(piece)" own />
         <p class="state" :class="{ ready: piece.state === 'released' }">{{ stateOf(piece) }}</p>
       </div>
     </PieceWall>

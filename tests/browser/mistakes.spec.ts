@@ -1,6 +1,7 @@
 /** What goes wrong is said in the user's words, and nothing they wrote is lost. */
 import { expect, test } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { accessible, signIn } from './bench-page'
 
 test('a wrong password', async ({ page }) => {
   await page.goto('/sign-in')
@@ -9,6 +10,23 @@ test('a wrong password', async ({ page }) => {
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('alert')).toHaveText('The e-mail and password do not match an account.')
   await expect(page.getByLabel('E-mail')).toHaveValue('mika@harbour.example')
+})
+
+test('an address that leads nowhere says so, and leads back', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/no/such/page')
+  await expect(page.getByRole('heading', { name: 'Nothing hangs here.' })).toBeVisible()
+  await accessible(page)
+  await page.getByRole('button', { name: 'To the beginning' }).click()
+  await expect(page).toHaveURL(/\/desk$/)
+})
+
+test('a page that is not one’s own leads to where one’s own work begins', async ({ page }) => {
+  await signIn(page)
+  for (const theirs of ['/work', '/hand-in']) {
+    await page.goto(theirs)
+    await expect(page).toHaveURL(/\/desk$/)
+  }
 })
 
 test('a page behind the sign-in leads to the door, and on to itself afterwards', async ({ page }) => {

@@ -20,7 +20,7 @@ const loaded = ref(false),
   problem = ref('')
 const picture = usePicture(id)
 provide(PICTURE_KEY, picture)
-const { help } = useBenchKeys(loaded)
+const { help, keys } = useBenchKeys(loaded)
 useLeaveWarning(() => edits.saving !== 'saved')
 
 watch(
@@ -88,7 +88,7 @@ const { probe, point } = useProbe(picture)
     <OwnTask><ValueRule class="rule" :probe="probe" /></OwnTask>
     <BenchSide class="right" />
     <LazyConflictDialog v-if="edits.conflict" />
-    <LazyKeyList v-if="help" v-model="help" />
+    <LazyKeyList v-if="help" v-model="help" :keys="keys" />
   </div>
 </template>
 

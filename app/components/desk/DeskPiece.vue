@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { ListedSubmission } from '~~/shared/submission'
 
-/** One piece on the wall of the desk: the picture, its question, and its fingerprint. */
-const props = defineProps<{ piece: ListedSubmission; to: string }>()
+/** One piece on the wall of the desk: the picture, its question, and its fingerprint; on its maker's wall without their name and the critic's time. */
+const props = defineProps<{ piece: ListedSubmission; to: string; own?: boolean }>()
 
 const HEIGHT = 158
 const width = computed(() => Math.min(420, Math.max(80, (HEIGHT * props.piece.width) / props.piece.height)))
@@ -33,13 +33,14 @@ const SAID = {
     </div>
     <h3>{{ piece.title }}</h3>
     <p class="learner">
-      {{ piece.learner.name }} <span class="quiet">· {{ waitedWords(piece.handedInAt) }}</span>
+      <template v-if="!own">{{ piece.learner.name }} <span class="quiet">· </span></template
+      ><span class="quiet">{{ waitedWords(piece.handedInAt) }}</span>
     </p>
     <p v-if="piece.question" class="question">{{ piece.question }}</p>
     <div v-if="fingerprint" class="fingerprint">
       <HueRing :families="fingerprint.families" :wheel="fingerprint.wheel" />
       <ValueStrip :darkest="fingerprint.darkest" :lightest="fingerprint.lightest" :range="fingerprint.range" />
-      <span class="quiet"
+      <span v-if="!own" class="quiet"
         >{{ piece.spentMinutes ? `${piece.spentMinutes} of ` : '' }}{{ piece.budgetMinutes }} min</span
       >
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDropZone, useObjectUrl } from '@vueuse/core'
+import { useDropZone, useMediaQuery, useObjectUrl } from '@vueuse/core'
 import { PICTURE_LIMITS } from '~~/shared/submission'
 
 /** Choosing a picture, or dropping one. What is plainly too large is said before it is sent. */
@@ -9,6 +9,7 @@ const file = defineModel<File | null>({ required: true })
 const focus = defineModel<{ x: number; y: number } | null>('focus', { default: null })
 const zone = ref<HTMLElement>(),
   chooser = ref<HTMLInputElement>(),
+  camera = ref<HTMLInputElement>(),
   problem = ref('')
 const preview = useObjectUrl(file)
 const shown = computed(() => preview.value && file.value?.type !== 'image/tiff')
@@ -29,6 +30,8 @@ function point(event: MouseEvent) {
 watch(file, () => {
   focus.value = null
 })
+/** A hand-held screen has a camera, and nothing to drop from. */
+const handheld = useMediaQuery('(pointer: coarse)')
 const { isOverDropZone } = useDropZone(zone, { onDrop: take })
 </script>
 
@@ -42,7 +45,7 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
       {{ focus ? 'The eye should go there. Click again to move it.' : 'Click on the picture where the eye should go.' }}
     </p>
     <p v-if="file && !shown">{{ file.name }}</p>
-    <p v-if="!file">Drop the picture here</p>
+    <p v-if="!file && !handheld">Drop the picture here</p>
     <input
       ref="chooser"
       class="visually-hidden"
@@ -51,7 +54,23 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
       :aria-label="label"
       @change="take(chooser!.files)"
     />
-    <v-btn size="small" @click="chooser!.click()">{{ file ? 'Choose another' : 'Choose a picture' }}</v-btn>
+    <div class="ways">
+      <v-btn v-if="handheld" size="large" @click="camera!.click()">Photograph it</v-btn>
+      <v-btn :size="handheld ? 'large' : 'small'" @click="chooser!.click()">{{
+        file ? 'Choose another' : 'Choose a picture'
+      }}</v-btn>
+    </div>
+    <input
+      v-if="handheld"
+      ref="camera"
+      class="visually-hidden"
+      type="file"
+      accept="image/*"
+      capture="environment"
+      aria-label="Photograph"
+      tabindex="-1"
+      @change="take(camera!.files)"
+    />
     <p class="small">PNG, JPEG, WebP or TIFF, up to 40 megapixels and 25 MB</p>
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
   </div>
@@ -72,6 +91,10 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
   outline: 3px solid var(--accent);
 }
 
+.ways {
+  display: flex;
+  gap: 10px;
+}
 .chosen {
   position: relative;
   cursor: crosshair;
@@ -94,5 +117,10 @@ img {
 .problem {
   background: var(--paper);
   padding: 4px 10px;
+}
+@media (max-width: 600px) {
+  .drop {
+    min-height: 190px;
+  }
 }
 </style>

@@ -9,6 +9,8 @@ import { submissionSchema, type Submission } from '~~/shared/submission'
 import { tagOf } from '~~/core/critique/stations/table'
 import { keptWords } from '~/utils/kept'
 
+definePageMeta({ roles: ['instructor', 'learner'] })
+
 const id = Number(useRoute().params.id)
 const submission = ref<Submission | null>(null),
   critique = ref<Critique | null>(null)

@@ -4,6 +4,8 @@ import { z } from 'zod'
 import { EXERCISES } from '~~/core/exercise'
 import { assignmentSchema, type Assignment } from '~~/shared/assignment'
 
+definePageMeta({ roles: ['instructor', 'learner'] })
+
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
 const assignment = ref<Assignment | null>(null),
@@ -58,7 +60,8 @@ async function confirm() {
       <h1>{{ exercise.title }}</h1>
       <p class="words">{{ exercise.trains }}.</p>
       <p class="quiet">
-        {{ assignment.learner.name }} · from the critique of “{{ assignment.fromTitle }}” · due
+        <template v-if="session.account?.role === 'instructor'">{{ assignment.learner.name }} · </template>from the
+        critique of “{{ assignment.fromTitle }}” · due
         {{ dueWords(assignment.dueOn) }}
       </p>
       <section aria-label="Result">

@@ -2,6 +2,8 @@
 import { EXERCISES } from '~~/core/exercise'
 import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
 
+definePageMeta({ roles: ['instructor', 'learner'] })
+
 useHead({ title: 'Exercises · Critica' })
 const session = useSessionStore()
 const teaching = computed(() => session.account?.role === 'instructor')
