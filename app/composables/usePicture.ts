@@ -8,6 +8,10 @@ export interface UsedPicture {
   readonly ready: Ref<boolean>
   readonly referenceReady: Ref<boolean>
   readonly problem: Ref<string>
+  /** What the measuring said when it failed last; empty when it did not. */
+  readonly failed: Ref<string>
+  /** Asks the worker; null when it fails, which is said beside the picture. */
+  readonly ask: <T>(call: (worker: PictureWorker) => Promise<T>) => Promise<T | null>
   readonly loadReference: () => Promise<void>
 }
 
@@ -15,7 +19,8 @@ export function usePicture(submissionId: number): UsedPicture {
   const client = openPictureWorker()
   const ready = ref(false),
     referenceReady = ref(false),
-    problem = ref('')
+    problem = ref(''),
+    failed = ref('')
   async function load(size: 'display' | 'reference'): Promise<void> {
     const response = await fetch(`/api/submissions/${submissionId}/picture/${size}`)
     if (!response.ok) throw new Error('The picture could not be fetched.')
@@ -24,6 +29,16 @@ export function usePicture(submissionId: number): UsedPicture {
   }
   const said = (error: unknown): void => {
     if ((error as Error).message !== 'closed') problem.value = (error as Error).message
+  }
+  async function ask<T>(call: (worker: PictureWorker) => Promise<T>): Promise<T | null> {
+    try {
+      const answer = await client.call(call)
+      failed.value = ''
+      return answer
+    } catch (error) {
+      if ((error as Error).message !== 'closed') failed.value = (error as Error).message
+      return null
+    }
   }
   void load('display').then(() => {
     ready.value = true
@@ -34,6 +49,8 @@ export function usePicture(submissionId: number): UsedPicture {
     ready,
     referenceReady,
     problem,
+    failed,
+    ask,
     loadReference: () =>
       load('reference').then(() => {
         referenceReady.value = true
@@ -52,7 +69,7 @@ export const useBenchPicture = (): UsedPicture => inject(PICTURE_KEY)!
 export function useAsked<T>(
   question: () => ((worker: PictureWorker) => Promise<T>) | null
 ): Readonly<ShallowRef<T | null>> {
-  const { client, ready } = useBenchPicture()
+  const { ask: askWorker, ready } = useBenchPicture()
   const answer = shallowRef<T | null>(null)
   watchEffect(async onCleanup => {
     let stale = false
@@ -60,7 +77,7 @@ export function useAsked<T>(
       stale = true
     })
     const ask = ready.value ? question() : null
-    const found = ask && (await client.call(ask).catch(() => null))
+    const found = ask && (await askWorker(ask))
     if (!stale) answer.value = found
   })
   return answer

@@ -6,7 +6,7 @@ import { useBenchPicture } from './usePicture'
 
 export function useTrialOffers(areaOf: () => Area | null) {
   const bench = useBenchStore(),
-    { client } = useBenchPicture()
+    { ask } = useBenchPicture()
   /** The light that a material picked here would have if it stayed in the light of the others. */
   const expected = shallowRef<readonly [number, number, number] | null>(null)
   watch(
@@ -15,7 +15,7 @@ export function useTrialOffers(areaOf: () => Area | null) {
       expected.value = null
       const pair = area && bench.notes.pairs.find(p => p.shadow && areaHolds(area, p.shadow.x, p.shadow.y))
       if (!pair) return
-      const own = await client.call(w => w.lightOf(area))
+      const own = await ask(w => w.lightOf(area))
       const material =
         light && isMeasured(light) ? light.materials.filter(isMeasured).find(m => m.name === pair.name) : null
       if (material && own)
@@ -31,11 +31,11 @@ export function useTrialOffers(areaOf: () => Area | null) {
   watch(
     areaOf,
     async area => {
-      const { black } = await client
-        .call(w => w.patches(bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0))
-        .catch(() => ({ black: [] }))
+      const found = await ask(w =>
+        w.patches(bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0)
+      )
       blacks.value =
-        black.find(p => {
+        found?.black.find(p => {
           const { x, y, w, h } = area ? boundsOf(area) : { x: 0, y: 0, w: 1, h: 1 }
           return p.share > 0.002 && p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h
         })?.blacks ?? []

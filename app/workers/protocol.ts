@@ -1,7 +1,7 @@
 /** What the page and the picture worker say to each other: types only. */
 import type { KnownArea, PieceKnown } from '~~/core/critique/piece/known'
 import type { AreaMeasures, PieceMeasures } from '~~/core/critique/piece/measure'
-import type { Source } from '~~/core/measure/picture'
+import type { Source } from '~~/core/measure/source'
 import type { ColourDescription } from '~~/core/wheel/describe'
 import type { LensRequest } from '~~/core/lens/lens'
 import type { DepthLadder } from '~~/core/measure/depth'

@@ -12,36 +12,13 @@ import { measureLight, type ShadowPair } from './light'
 import { insideMargin, planesInside } from './margin'
 import { REPORT_VERSION, type Report } from './report'
 import { measureSeparation } from './separation'
+import type { Source } from './source'
 import { measureTemperature } from './temperature'
 import { measureValue } from './value'
 
 export interface NamedArea {
   readonly name: string
   readonly area: Area
-}
-
-export interface Source {
-  /** File format: png, jpeg, webp, tiff. */
-  readonly format: string
-  /** Size in pixels before reduction, after EXIF orientation. */
-  readonly width: number
-  readonly height: number
-  /** Bits of the file for each of its pixels, of a format that leaves things out. */
-  readonly bitsPerPixel?: number
-  /** The file says that a camera took it. */
-  readonly photograph?: true
-}
-
-/** The file that a report is of. */
-export function sourceOf({ picture }: Report): Source {
-  const { format, sourceWidth: width, sourceHeight: height, bitsPerPixel, photograph } = picture
-  return {
-    format,
-    width,
-    height,
-    ...(bitsPerPixel === undefined ? {} : { bitsPerPixel }),
-    ...(photograph ? { photograph } : {})
-  }
 }
 
 export interface MeasureOptions {

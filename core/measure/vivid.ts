@@ -28,7 +28,7 @@ function boundsOf(wheel: WheelName): Float32Array {
 }
 
 export const VIVID_BOUNDS: Readonly<Record<WheelName, Float32Array>> = {
-  painter: boundsOf('painter'),
-  process: boundsOf('process'),
-  perceptual: boundsOf('perceptual')
+  painter: /* @__PURE__ */ boundsOf('painter'),
+  process: /* @__PURE__ */ boundsOf('process'),
+  perceptual: /* @__PURE__ */ boundsOf('perceptual')
 }

@@ -1,4 +1,4 @@
-import type { Source } from '../../core/measure/picture'
+import type { Source } from '../../core/measure/source'
 import type { CheckResult, ExerciseKey } from '../../core/exercise'
 import type { PieceExtras, PieceMeasures } from '../../core/critique/piece/measure'
 import type { Fingerprint } from '../../core/measure/fingerprint'

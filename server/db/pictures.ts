@@ -1,4 +1,4 @@
-import type { Source } from '../../core/measure/picture'
+import type { Source } from '../../core/measure/source'
 import type { Changed, Db, Row } from './pool'
 
 export interface Blob {

@@ -1,7 +1,7 @@
 /** Every way a picture can come in: right, or refused in words; never part of it. */
 import sharp, { type Sharp } from 'sharp'
 import { describe, expect, it } from 'vitest'
-import type { Source } from '../../core/measure/picture'
+import type { Source } from '../../core/measure/source'
 import { decodePicture, READABLE, type Decoded } from './decode'
 
 /** Hard-to-compress pixels, so that a cut falls inside the picture's data. */

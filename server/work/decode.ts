@@ -8,7 +8,7 @@ import sharp, { type Metadata, type Sharp } from 'sharp'
 import { orient, swapsAxes } from '../../core/picture/orient'
 import { WORKING_EDGE, type Raster } from '../../core/picture/raster'
 import { fitWithin, reduceTo, type SourcePixels } from '../../core/picture/resample'
-import type { Source } from '../../core/measure/picture'
+import type { Source } from '../../core/measure/source'
 import { MOST_SCANS, scansOf } from './scans'
 
 export interface Decoded {

@@ -7,7 +7,7 @@ import { measurePiece, type PieceMeasures } from '../../core/critique/piece/meas
 import { checkHandIn, type CheckResult, type ExerciseKey } from '../../core/exercise'
 import { hueHistogram } from '../../core/measure/hues'
 import { measureHarmony } from '../../core/measure/harmony'
-import type { Source } from '../../core/measure/picture'
+import type { Source } from '../../core/measure/source'
 import { planesOf } from '../../core/picture/planes'
 import type { Raster } from '../../core/picture/raster'
 import { PICTURE_LIMITS } from '../../shared/submission'

@@ -123,7 +123,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
     .click()
   await page.getByRole('button', { name: /propose words/ }).click()
   const verdict = page.getByRole('textbox', { name: 'Verdict and the next step' })
-  await expect(verdict).toContainText('Nothing happens down here')
+  await expect(verdict).toContainText('Begin with V1.')
   await verdict.click()
   await page.keyboard.press('ControlOrMeta+End')
   await page.keyboard.press('Enter')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { rowOf, tagOf } from '~~/core/critique/stations/table'
+import { useBenchPicture } from '~/composables/usePicture'
 import { worksUnmeasured } from './stations/panels'
 
 /** Beside the picture: the station's readings and instruments, or the correction that is looked at, written or tried. */
@@ -8,6 +9,7 @@ const bench = useBenchStore(),
   pencil = usePencilStore(),
   inHand = useInHandStore(),
   edits = useEditsStore()
+const { failed } = useBenchPicture()
 const row = computed(() => rowOf(bench.station))
 const of = (id: number | 'all' | null) => bench.critique.corrections.find(c => c.id === id) ?? null
 const tried = computed(() => of(sight.trying)),
@@ -30,6 +32,7 @@ const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replac
     </template>
     <h2 v-else>{{ row.name }}</h2>
     <p v-if="edits.problem" role="alert" class="problem">{{ edits.problem }}</p>
+    <p v-if="failed" role="alert" class="problem">Something could not be measured: {{ failed }}</p>
     <div v-if="inHand.correction" v-show="!pencil.tool" class="writing">
       <CorrectionForm :key="inHand.begun" :model-value="inHand.correction" @done="inHand.correction = null" />
     </div>

@@ -5,6 +5,7 @@ import { areaHolds, boundsOf, type Area } from '../../picture/area'
 import type { Causes, Extent, Peak } from '../report'
 import { GLANCE, type Attention } from './attention'
 import { CHANNELS, type Channel } from './conspicuity'
+import { equalsFromTheMiddle } from './order'
 import { thingAt } from './thing'
 
 export const MOST_PEAKS = 5
@@ -12,11 +13,6 @@ export const MOST_PEAKS = 5
 const LEAST_STRENGTH = 0.1
 /** Once looked at, this many glances around a place are let be: the halo of what was seen there. */
 const INHIBITED = 1.5
-/** Places nearer to each other in strength than this share the first look: no order between them is claimed. */
-export const SHARED = 1.15
-/** Width of the preference for the middle that decides between equals, in half diagonals (B. W. Tatler, as in `inward.ts`). */
-const MIDDLE = 0.5
-
 /** What of a contrast is hardly seen: it keeps a channel that is nowhere in the picture from being a cause. */
 const FAINT: Readonly<Record<Channel, number>> = {
   value: 0.03,
@@ -110,20 +106,6 @@ function unionOf(p: Extent, q: Extent): Extent {
 /** Whether two peaks are of one thing of several colours, as a window and its frame: one lies within the other's reach. */
 const isPartOf = (peak: Peak, of: Peak): boolean =>
   (holds(of.extent, peak) || holds(peak.extent, of)) && areaOf(unionOf(of.extent, peak.extent)) < THING
-
-/**
- * Of places that share the first look the one nearer the middle is named first. What little one has over the other is lent to
- * it, so that strengths still fall along the list.
- */
-function equalsFromTheMiddle(peaks: readonly Peak[], { width, height }: Plane): Peak[] {
-  const equals = peaks.filter(p => p.strength * SHARED > 1),
-    central = ({ x, y, strength }: Peak): number => {
-      const far = Math.hypot((x - 0.5) * width, (y - 0.5) * height) / (Math.hypot(width, height) / 2)
-      return strength * Math.exp((-far * far) / (2 * MIDDLE * MIDDLE))
-    }
-  const ordered = [...equals].sort((p, q) => central(q) - central(p))
-  return [...ordered.map((p, i) => ({ ...p, strength: equals[i].strength })), ...peaks.slice(equals.length)]
-}
 
 const rounded = ({ x, y, w, h }: Extent): Extent => ({ x: round3(x), y: round3(y), w: round3(w), h: round3(h) })
 

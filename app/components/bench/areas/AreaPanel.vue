@@ -12,31 +12,25 @@ const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),
   edits = useEditsStore()
-const { client, ready } = useBenchPicture()
+const { ask, ready } = useBenchPicture()
 
 const name = ref('')
 const NAMES = ['the face', 'the figure', 'the sky', 'foreground', 'middle ground', 'background']
 
-/** One question in flight for the area under the hand; while it is answered only the newest shape waits. */
 const live = shallowRef<AreaMeasures | null>(null)
-let busy = false
 const moving = computed<Area | null>(
   () =>
     sight.reshaping?.area
     ?? (pencil.tool === null || pencil.tool === 'rectangle' || pencil.tool === 'lasso' ? pencil.sketch : null)
 )
-watch(moving, async () => {
-  if (busy || !ready.value) return
-  busy = true
-  while (moving.value) {
-    const asked = moving.value
-    live.value = await client.call(w => w.area('this area', asked)).catch(() => null)
+watch(
+  moving,
+  latest(async (area: Area | null) => {
+    if (area && !ready.value) return
+    live.value = area && (await ask(w => w.area('this area', area)))
     performance.mark('area-read')
-    if (asked === moving.value) break
-  }
-  if (!moving.value) live.value = null
-  busy = false
-})
+  })
+)
 const here = (name: string, measures: AreaMeasures): Reading[] =>
   areaReadings(name, measures, bench.standards).filter(r => r.station === bench.station)
 const listed = computed(() => bench.critique.areas.filter(a => a.name !== FOCUS_NAME))

@@ -7,7 +7,7 @@ import { useBenchPicture } from '~/composables/usePicture'
 /** Every trial at once: the picture as it could be, and what each correction would read then. */
 const bench = useBenchStore(),
   sight = useSightStore()
-const { client } = useBenchPicture()
+const { ask } = useBenchPicture()
 
 const tried = computed(() => bench.critique.corrections.filter(c => c.trial))
 const before = shallowRef<EffectNumbers[] | null>(null),
@@ -20,8 +20,8 @@ watch(
     const subjects = list.map(({ area, target }) => ({ area, target })),
       wheel = bench.report?.wheel ?? 'painter',
       trials = sight.trials
-    after.value = await client.call(w => w.effect(trials, subjects, wheel)).catch(() => null)
-    before.value = await client.call(w => w.effect([], subjects, wheel)).catch(() => null)
+    after.value = await ask(w => w.effect(trials, subjects, wheel))
+    before.value = await ask(w => w.effect([], subjects, wheel))
   },
   { immediate: true }
 )

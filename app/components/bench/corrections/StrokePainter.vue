@@ -12,7 +12,7 @@ import { useBenchPicture } from '~/composables/usePicture'
 const strokes = defineModel<readonly PaintedStroke[]>({ required: true })
 const sight = useSightStore(),
   pencil = usePencilStore()
-const { client } = useBenchPicture()
+const { ask } = useBenchPicture()
 
 const hex = ref<string>(EARTH),
   width = ref(0.012)
@@ -25,7 +25,7 @@ const full = computed(() => strokes.value.length >= TRIAL_LIMITS.strokes)
 
 async function pick() {
   const at = await pencil.pickPoint()
-  const read = at && (await client.call(w => w.probe(at.x, at.y, 'painter')).catch(() => null))
+  const read = at && (await ask(w => w.probe(at.x, at.y, 'painter')))
   if (read) hex.value = read.hex
 }
 async function paint() {

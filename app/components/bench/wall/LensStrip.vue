@@ -6,7 +6,7 @@ import type { LensChoice } from '~~/core/critique/stations/station'
 /** Live small views of the picture: each is a lens, and shows what it would show. */
 const props = defineProps<{ choices: readonly LensChoice[] }>()
 const sight = useSightStore()
-const { client, ready } = useBenchPicture()
+const { ask, ready } = useBenchPicture()
 
 const canvases = ref<HTMLCanvasElement[]>([])
 const same = (choice: LensChoice): boolean => JSON.stringify(choice.request) === JSON.stringify(sight.lens)
@@ -27,7 +27,7 @@ watch(
     await nextTick()
     for (const [i, choice] of choices.entries()) {
       if (choices !== hung.value) return
-      const bitmap = await client.call(w => w.lens(choice.request, 150)).catch(() => null)
+      const bitmap = await ask(w => w.lens(choice.request, 150))
       const canvas = canvases.value[i]
       if (!bitmap || !canvas) return
       canvas.width = bitmap.width

@@ -8,13 +8,13 @@ import type { ProbeReading } from '~/workers/protocol'
 /** The value rule: a ramp from 0 to 100, the picture's histogram on it, its range bracketed, and the probe's tick. */
 const props = defineProps<{ probe: ProbeReading | null }>()
 const bench = useBenchStore()
-const { client, ready } = useBenchPicture()
+const { ask, ready } = useBenchPicture()
 
 const bins = ref<number[]>([])
 watch(
   ready,
   async now => {
-    if (now) bins.value = await client.call(w => w.histogram()).catch(() => [])
+    if (now) bins.value = (await ask(w => w.histogram())) ?? []
   },
   { immediate: true }
 )

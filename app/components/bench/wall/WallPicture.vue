@@ -17,21 +17,7 @@ const loaded = computed(() => (props.which === 'own' ? ready.value : referenceRe
 const raster = shallowRef<{ width: number; height: number } | null>(null)
 
 /** One picture in the making; while it is made only the newest wish waits. */
-let drawing = false,
-  again = false
-async function draw() {
-  if (drawing) {
-    again = true
-    return
-  }
-  drawing = true
-  do {
-    again = false
-    await drawOnce()
-  } while (again)
-  drawing = false
-}
-async function drawOnce() {
+const draw = latest(async () => {
   if (!loaded.value) return
   const asked = lens.value,
     trials = props.which === 'own' && !props.plain && asked.name === 'plain' && !sight.comparing ? sight.trials : []
@@ -51,9 +37,9 @@ async function drawOnce() {
     performance.mark('wall-drawn')
   }
   bitmap.close()
-}
-watch([lens, () => sight.trials, () => sight.comparing, () => sight.sliding, loaded], draw)
-onMounted(draw)
+})
+watch([lens, () => sight.trials, () => sight.comparing, () => sight.sliding, loaded], () => void draw(undefined))
+onMounted(() => void draw(undefined))
 
 /** The whole file is fetched only when the display size has no more to show. */
 const wanted = computed(

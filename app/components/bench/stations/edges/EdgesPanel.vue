@@ -6,7 +6,7 @@ import { useAsked, useBenchPicture } from '~/composables/usePicture'
 
 /** The edges station's instrument: how sharpness falls off from the focus, and other framings with their readings. */
 const bench = useBenchStore()
-const { client } = useBenchPicture()
+const { ask } = useBenchPicture()
 const edges = computed(() => (bench.report && isMeasured(bench.report.edges) ? bench.report.edges : null))
 
 const PARTS = [
@@ -35,7 +35,7 @@ watch(
   [framings, canvases],
   async () => {
     if (!framings.value) return
-    const bitmap = await client.call(w => w.lens({ name: 'plain' }, 300)).catch(() => null)
+    const bitmap = await ask(w => w.lens({ name: 'plain' }, 300))
     if (!bitmap) return
     framings.value.forEach(({ crop }, i) => {
       const canvas = canvases.value[i]

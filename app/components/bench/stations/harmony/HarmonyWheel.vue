@@ -9,7 +9,7 @@ const bench = useBenchStore(),
   sight = useSightStore()
 const harmony = computed(() => (bench.report && isMeasured(bench.report.harmony) ? bench.report.harmony : null))
 const wheel = computed(() => bench.report?.wheel ?? bench.known.wheel)
-const { client } = useBenchPicture()
+const { ask } = useBenchPicture()
 
 const hues = useAsked(() => {
   const on = wheel.value
@@ -30,22 +30,12 @@ function choose(scheme: RankedScheme) {
     rotation: scheme.rotation
   }
 }
-/** Turning by hand: one question in flight, the newest rotation next. */
-let asked: number | null = null,
-  busy = false
-async function turn(rotation: number) {
-  asked = rotation
-  if (busy || !current.value) return
-  busy = true
-  while (asked !== null) {
-    const at: number = asked,
-      { name } = current.value
-    asked = null
-    const fit = await client.call(w => w.schemeAt(name as SectorScheme, at, wheel.value)).catch(() => null)
-    if (fit) choose(fit)
-  }
-  busy = false
-}
+/** Turned by hand. */
+const turn = latest(async (rotation: number) => {
+  const name = current.value?.name as SectorScheme | undefined
+  const fit = name && (await ask(w => w.schemeAt(name, rotation, wheel.value)))
+  if (fit) choose(fit)
+})
 function switchTo(wheel: WheelName) {
   chosen.value = null
   sight.lens = { name: 'plain' }
