@@ -11,7 +11,7 @@ const histogram = (weight: Float64Array): HueHistogram => ({
   weight,
   totalWeight: weight.reduce((p, q) => p + q, 0),
   colouredPixels: 0,
-  vividPixels: 0
+  vividForHue: 0
 })
 /** Two or three bumps of colour and some dust, as a picture has. */
 function someColours(seed: number): Float64Array {

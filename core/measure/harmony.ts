@@ -93,7 +93,7 @@ export function measureHarmony({
       median: round3(percentile(chroma, 0.5)),
       p95: round3(percentile(chroma, 0.95)),
       vivid: round3(vivid),
-      vividForHue: round3(hues.vividPixels / planes.count),
+      vividForHue: round3(vivid + hues.vividForHue / planes.count),
       muted: round3(shareBelow(chroma, MUTED_BELOW) - shareBelow(chroma, NEUTRAL_CHROMA))
     },
     palette: measurePalette(raster, planes, wheel)

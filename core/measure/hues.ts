@@ -6,7 +6,7 @@ import type { Raster } from '../picture/raster'
 import { painterPositionOfHue } from '../wheel/painter'
 import { hsvHueOf } from '../wheel/process'
 import type { WheelName } from '../wheel/steps'
-import { VIVID_BOUNDS } from './vivid'
+import { VIVID_ABOVE, VIVID_BOUNDS, VIVID_FROM } from './vivid'
 
 /** Bin of a pixel that is neutral or belongs to nobody. */
 export const NO_HUE = -1
@@ -20,8 +20,8 @@ export interface HueHistogram {
   readonly pixels: Uint32Array
   readonly totalWeight: number
   readonly colouredPixels: number
-  /** Pixels that are vivid for their hue. */
-  readonly vividPixels: number
+  /** Pixels that are vivid for their hue, though under the bound of every hue. */
+  readonly vividForHue: number
 }
 
 /** Steps of the smaller axis over the larger in an octant: 0.014° at the widest, and bins have edges a degree apart. */
@@ -71,7 +71,7 @@ function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogr
     bounds = VIVID_BOUNDS[wheel],
     neutral = NEUTRAL_CHROMA,
     none = NO_HUE
-  let vividPixels = 0
+  let vividForHue = 0
   for (let i = 0; i < mask.length; i++) {
     const c = chroma[i]
     if (c < neutral || mask[i] === 0) {
@@ -82,7 +82,7 @@ function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogr
     bins[i] = bin
     weight[bin] += c
     pixels[bin]++
-    if (c > bounds[bin]) vividPixels++
+    if (c > VIVID_FROM && c <= VIVID_ABOVE && c > bounds[bin]) vividForHue++
   }
   return {
     bins,
@@ -90,7 +90,7 @@ function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogr
     pixels,
     totalWeight: weight.reduce((p, q) => p + q, 0),
     colouredPixels: pixels.reduce((p, q) => p + q, 0),
-    vividPixels
+    vividForHue
   }
 }
 

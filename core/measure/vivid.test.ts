@@ -2,7 +2,7 @@
 import { clampChroma, oklch } from 'culori'
 import { expect, it } from 'vitest'
 import { painterHueOfPosition } from '../wheel/painter'
-import { VIVID_ABOVE, VIVID_BOUNDS } from './vivid'
+import { VIVID_ABOVE, VIVID_BOUNDS, VIVID_FROM } from './vivid'
 
 /** The most chroma of a hue over all lightnesses, by culori. */
 function mostOf(hue: number): number {
@@ -17,6 +17,7 @@ it('asks seven tenths of the most a hue can have, and never more than 0.15', () 
     const bound = Math.min(VIVID_ABOVE, 0.7 * mostOf(hue)),
       at = Math.round(110 - hue + 360) % 360
     expect(VIVID_BOUNDS.perceptual[at], `hue ${hue}`).toBeCloseTo(bound, 2)
+    expect(VIVID_BOUNDS.perceptual[at]).toBeGreaterThan(VIVID_FROM)
   }
 })
 

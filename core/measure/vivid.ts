@@ -13,6 +13,9 @@ const OF_THE_MOST = 0.7
 /** Full-strength colours sampled to a degree, so that every hue has one near. */
 const SAMPLES = 1440
 
+/** No hue's bound is lower: blue-greens end at about 0.15. */
+export const VIVID_FROM = 0.1
+
 /** The least chroma that is vivid in each 1° bin of a wheel. */
 function boundsOf(wheel: WheelName): Float32Array {
   const bounds = new Float32Array(360).fill(VIVID_ABOVE)
