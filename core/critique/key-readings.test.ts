@@ -22,11 +22,11 @@ const all = [
   reading('e', 'works')
 ]
 const names = (source: Partial<Parameters<typeof keyReadings>[0]>, most = 9): string[] =>
-  keyReadings({ readings: all, judged: [], marked: [], ...source }, most).map(r => `${r.id} ${r.verdict}`)
+  keyReadings({ readings: all, judged: [], said: [], ...source }, most).map(r => `${r.id} ${r.verdict}`)
 
-it('puts what was marked first, in order of importance, then what is to fix, what works, what to look at', () => {
-  expect(names({ marked: [null, 'e', 'c'] })).toEqual(['e works', 'c fix', 'd fix', 'a works', 'b look'])
-  expect(names({}, 2)).toEqual(['c fix', 'd fix'])
+it('puts what is to fix first, then what works and what to look at, and leaves out what a correction says', () => {
+  expect(names({})).toEqual(['c fix', 'd fix', 'a works', 'e works', 'b look'])
+  expect(names({ said: ['c', ''] }, 2)).toEqual(['d fix', 'a works'])
 })
 
 it("takes the instructor's word: another verdict moves a reading, a dismissed one is not told", () => {

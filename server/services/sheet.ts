@@ -52,7 +52,7 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
         shown: c.trial && describeTrial(c.trial),
         target: c.target && describeTarget(c.target)
       })),
-      readings: keyReadings({ readings, judged: notes.judged, marked: corrections.map(c => c.readingId) }, READINGS),
+      readings: keyReadings({ readings, judged: notes.judged, said: corrections.map(c => c.reason) }, READINGS),
       exercise: assignment && {
         title: EXERCISES[assignment.exercise].title,
         trains: EXERCISES[assignment.exercise].trains,

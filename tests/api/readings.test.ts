@@ -214,7 +214,7 @@ describe('bench, server, table, sheet and command line say the same', () => {
     await onWheel('painter')
     await current()
     const sheet = await sheetText(),
-      key = keyReadings({ readings: now.readings, judged: [], marked: [] }, 6)
+      key = keyReadings({ readings: now.readings, judged: [], said: [] }, 6)
     for (const { sentence } of key) expect(sheet).toContain(sentence.replace(/\s+/g, ''))
   })
 })

@@ -151,7 +151,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await corrections.getByRole('button', { name: 'next' }).click()
   await expect(corrections.locator('li.chosen')).toContainText('The patch merges')
   await expect(learner.locator('canvas.after')).toHaveAttribute('data-shows', '1')
-  await learner.getByText('What was measured').click()
+  await learner.getByText('What else was measured').click()
   await expect(learner.locator('details')).toContainText('to fix')
 
   await accessible(learner)
@@ -165,7 +165,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
     'The red takes the eye',
     'One thing at a time',
     'Before, and as it could be',
-    'What was measured',
+    'What else was measured',
     '1 of'
   ])
     expect(text).toContain(words)

@@ -2,7 +2,7 @@
 import { keyReadings } from '~~/core/critique/key-readings'
 import type { Critique } from '~~/shared/critique'
 
-/** What was measured and counts for this critique, in sentences. */
+/** What else was measured, in sentences: what stands with the corrections is not said again. */
 const props = defineProps<{ critique: Critique }>()
 const MOST = 6
 const WORDS = { works: 'works', look: 'look again', fix: 'to fix' } as const
@@ -11,7 +11,7 @@ const readings = computed(() =>
     {
       readings: props.critique.readings,
       judged: props.critique.notes.judged,
-      marked: props.critique.corrections.map(c => c.readingId)
+      said: props.critique.corrections.map(c => c.reason)
     },
     MOST
   )
@@ -19,8 +19,8 @@ const readings = computed(() =>
 </script>
 
 <template>
-  <details class="measured">
-    <summary>What was measured</summary>
+  <details v-if="readings.length" class="measured">
+    <summary>What else was measured</summary>
     <dl>
       <template v-for="r in readings" :key="r.key">
         <dt class="quiet">{{ WORDS[r.verdict] }}</dt>

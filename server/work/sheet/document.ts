@@ -48,10 +48,17 @@ const PAGE: Readonly<Record<Paper, readonly [number, number]>> = { A4: [595.28, 
 const QUIET = '#5e5e5e'
 const WORDS = { works: 'works', look: 'look again', fix: 'to fix' } as const
 
-const heading = (text: string): Content => ({
-  ...typeset(text, 'Serif', { fontSize: 14, margin: [0, 12, 0, 3] }),
-  headlineLevel: 1
-})
+/** Never parted from the first of what stands under it; nothing, where nothing does. */
+const section = (title: string, [first, ...rest]: readonly Content[]): Content[] =>
+  first === undefined
+    ? []
+    : [
+        {
+          stack: [typeset(title, 'Serif', { fontSize: 14, margin: [0, 12, 0, 3] }), first],
+          unbreakable: true
+        },
+        ...rest
+      ]
 const small = (text: string): Content => typeset(text, 'Sans', { fontSize: 8.5, color: QUIET })
 const said = (text: string): Content => typeset(text, 'Serif', { fontSize: 11, lineHeight: 1.15 })
 
@@ -119,7 +126,7 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
     { report } = pictures
   const half = (across - 12) / 2,
     [halfWidth, halfHeight] = fitted(pictures, half, 220)
-  const works: Content[] = words.works.length ? [heading('What works'), ...words.works.map(said)] : []
+  const works = section('What works', words.works.map(said))
   const charts: Content[] = [
     {
       columns: [
@@ -142,6 +149,22 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
       unbreakable: true
     } as Content
   ]
+  const compared: Content[] = pictures.after
+    ? [
+        {
+          stack: [
+            {
+              columns: [
+                hung(pictures.picture, { marks: [], width: halfWidth, height: halfHeight }),
+                hung(pictures.after, { marks: [], width: halfWidth, height: halfHeight })
+              ],
+              columnGap: 12
+            },
+            small('A demonstration, not a repainting: it shows the corrections above, nothing else.')
+          ]
+        }
+      ]
+    : []
   const content: Content[] = [
     typeset(words.title, 'Serif', { fontSize: 22 }),
     small(words.about),
@@ -167,38 +190,19 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
           } as Content,
           ...works
         ]),
-    ...(words.corrections.length
-      ? [heading('To change, in this order'), ...words.corrections.map(correctionContent)]
-      : []),
-    ...(words.verdict ? [heading('The next step'), ...richContent(words.verdict)] : []),
-    ...(pictures.after
-      ? [
-          {
-            unbreakable: true,
-            stack: [
-              heading('Before, and as it could be'),
-              {
-                columns: [
-                  hung(pictures.picture, { marks: [], width: halfWidth, height: halfHeight }),
-                  hung(pictures.after, { marks: [], width: halfWidth, height: halfHeight })
-                ],
-                columnGap: 12
-              },
-              small('A demonstration, not a repainting: it shows the corrections above, nothing else.')
-            ]
-          } as Content
-        ]
-      : []),
-    heading('What was measured'),
-    ...(width < 0.6 * across ? [] : charts),
-    ...words.readings.map(readingContent),
-    ...(words.score ? [heading('Score'), said(words.score)] : []),
+    ...section('To change, in this order', words.corrections.map(correctionContent)),
+    ...section('The next step', words.verdict ? richContent(words.verdict) : []),
+    ...section('Before, and as it could be', compared),
+    ...section('What else was measured', [
+      ...(width < 0.6 * across ? [] : charts),
+      ...words.readings.map(readingContent)
+    ]),
+    ...section('Score', words.score ? [said(words.score)] : []),
     ...(words.exercise
-      ? [
-          heading(`Exercise: ${words.exercise.title}`),
+      ? section(`Exercise: ${words.exercise.title}`, [
           said(`${words.exercise.trains}.`),
           small(`Due on ${words.exercise.due}. Work with solvents, dust and blades as their labels and your class say.`)
-        ]
+        ])
       : [])
   ]
   return {
@@ -207,8 +211,6 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
     info: { title: words.title, creator: 'Critica' },
     defaultStyle: { font: 'Sans', fontSize: 10 },
     content,
-    // A heading alone at the foot of a page goes over with what follows.
-    pageBreakBefore: (node, nodes) => node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
     footer: (page: number, pages: number): Content => ({
       columns: [
         small(words.title),

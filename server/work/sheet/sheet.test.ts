@@ -92,7 +92,7 @@ it('says everything in its order, with letters beyond the latin set, on A4 and o
     'The next step',
     'lights',
     'Before, and as it could be',
-    'What was measured',
+    'What else was measured',
     request.words.readings[0]!.sentence.slice(0, 20),
     'Score',
     'Exercise: Opposites',
@@ -104,4 +104,24 @@ it('says everything in its order, with letters beyond the latin set, on A4 and o
   expect(a4.text).toMatch(/Ł\s*ó\s*dka/)
   // Shipped typefaces, none of the reader's own.
   expect(a4.fonts.every(name => /InstrumentSans|Newsreader/.test(name))).toBe(true)
+})
+
+const HEADINGS = /^(Whatworks|Tochange|Thenextstep|Before,and|Whatelse|Score|Exercise:)/
+
+it('parts no heading from what stands under it, wherever the page ends', async () => {
+  for (let lines = 0; lines < 16; lines++) {
+    const works = Array.from({ length: 3 * lines }, () => 'The big shapes hold together.')
+    const pdf = await makeSheet({ ...request, words: { ...request.words, works } }, raster, fonts)
+    const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise
+    for (let page = 1; page <= document.numPages; page++) {
+      const { items } = await (await document.getPage(page)).getTextContent()
+      const placed = items
+        .flatMap(item => ('str' in item && item.str.trim() ? [{ text: item.str, y: item.transform[5] as number }] : []))
+        // The footer stands within the margin.
+        .filter(({ y }) => y > 50)
+      const lowest = Math.min(...placed.map(({ y }) => y)),
+        line = placed.filter(({ y }) => Math.abs(y - lowest) < 2).map(({ text }) => text)
+      expect(line.join('').replace(/\s/g, ''), `${lines}, page ${page}`).not.toMatch(HEADINGS)
+    }
+  }
 })
