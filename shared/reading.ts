@@ -55,7 +55,8 @@ export const readingSchema = contractOf<PieceReading>()(
         low: z.number(),
         high: z.number(),
         label: z.string(),
-        house: houseNameSchema.optional()
+        house: houseNameSchema.optional(),
+        eased: z.string().optional()
       })
       .optional(),
     evidence: lensSchema.optional(),

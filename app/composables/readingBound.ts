@@ -20,6 +20,8 @@ function said(unit: Figure['unit'], value: number): string {
 export function readingBound({ figure }: { readonly figure?: Figure }): string | null {
   if (!figure) return null
   const field = STANDARD_FIELDS.find(f => f.name === figure.house),
-    whose = field ? `the house standard “${field.title}”` : 'this reading’s own bound'
+    whose = field
+      ? `the house standard “${field.title}”${figure.eased ? `, ${figure.eased}` : ''}`
+      : 'this reading’s own bound'
   return `Measured: ${said(figure.unit, figure.value)}. Judged at ${said(figure.unit, figure.standard)}, ${whose}.`
 }

@@ -19,6 +19,8 @@ export interface Figure {
   readonly label: string
   /** The house standard that the bound comes from; without one the bound is the reading's own. */
   readonly house?: keyof HouseStandards
+  /** Where the bound is not the standard itself, why and how. */
+  readonly eased?: string
 }
 
 export interface Reading {

@@ -110,7 +110,8 @@ const DARK_PICTURE = 0.3
 
 export function blackReading({ flatBlack, thirds, key }: ValueSection, standards: HouseStandards): Reading | null {
   const { share, holes } = flatBlack,
-    bound = standards.nearBlack * (key === 'low' || thirds.dark >= DARK ? NIGHT : 1),
+    night = key === 'low' || thirds.dark >= DARK,
+    bound = standards.nearBlack * (night ? NIGHT : 1),
     over = holes > bound,
     deep = !over && share > bound
   if (!over && !deep && (share > 0 || thirds.dark < DARK_PICTURE)) return null
@@ -148,7 +149,8 @@ export function blackReading({ flatBlack, thirds, key }: ValueSection, standards
       low: 0,
       high: Math.max(0.2, 1.2 * holes),
       label: `flat black ${percent(holes)}, at most ${percent(bound)} wanted`,
-      house: 'nearBlack'
+      house: 'nearBlack',
+      ...(night ? { eased: 'doubled since the picture is dark as a whole' } : {})
     },
     points: patches.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) })),
     weight: weighed(holes, bound, 0.4),
