@@ -2,26 +2,21 @@
 import { expect, it } from 'vitest'
 import { createApp, effectScope, nextTick, ref } from 'vue'
 import type { PictureWorker } from '~/workers/protocol'
-import { PICTURE_KEY, useAsked, type UsedPicture } from './usePicture'
+import { askOf, PICTURE_KEY, useAsked, type UsedPicture } from './usePicture'
 
 /** A worker that answers when it is told to. */
 function slowWorker() {
   const asked: { readonly question: string; readonly answer: (found: string) => void; readonly fail: () => void }[] = []
   const ready = ref(true)
-  const picture = {
-    ready,
-    client: {
-      call: (ask: (w: PictureWorker) => Promise<unknown>) =>
-        new Promise((resolve, reject) => {
-          void ask({
-            ask: (question: string) => {
-              asked.push({ question, answer: resolve, fail: () => reject(new Error('dead')) })
-            }
-          } as never)
-        }),
-      close: () => {}
-    }
-  }
+  const call = <T>(ask: (w: PictureWorker) => Promise<T>): Promise<T> =>
+    new Promise((resolve, reject) => {
+      void ask({
+        ask: (question: string) => {
+          asked.push({ question, answer: resolve as (found: string) => void, fail: () => reject(new Error('dead')) })
+        }
+      } as never)
+    })
+  const picture = { ready, ...askOf({ call }) }
   const app = createApp({})
   app.provide(PICTURE_KEY, picture as unknown as UsedPicture)
   const scope = effectScope()
@@ -34,7 +29,7 @@ function slowWorker() {
         })
       )
     )!
-  return { asked, ready, use, stop: () => scope.stop() }
+  return { asked, ready, failed: picture.failed, use, stop: () => scope.stop() }
 }
 
 it('the newest question has the last word, also when an older one is answered later', async () => {
@@ -70,18 +65,20 @@ it('asks nothing before the picture is there, and forgets the answer when there 
   expect(answer.value).toBeNull()
 })
 
-it('a question that fails has no answer, and one asked by a part that is gone changes nothing', async () => {
-  const { asked, use, stop } = slowWorker(),
+it('a question that fails has no answer and says so until one is answered, and one asked by a part that is gone changes nothing', async () => {
+  const { asked, failed, use, stop } = slowWorker(),
     wheel = ref('painter'),
     answer = use(() => wheel.value)
   await nextTick()
   asked[0]!.fail()
   await new Promise(resolve => setTimeout(resolve))
   expect(answer.value).toBeNull()
+  expect(failed.value).toBe('dead')
   wheel.value = 'process'
   await nextTick()
   stop()
   asked[1]!.answer('too late')
   await new Promise(resolve => setTimeout(resolve))
   expect(answer.value).toBeNull()
+  expect(failed.value).toBe('')
 })

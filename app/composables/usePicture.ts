@@ -15,21 +15,9 @@ export interface UsedPicture {
   readonly loadReference: () => Promise<void>
 }
 
-export function usePicture(submissionId: number): UsedPicture {
-  const client = openPictureWorker()
-  const ready = ref(false),
-    referenceReady = ref(false),
-    problem = ref(''),
-    failed = ref('')
-  async function load(size: 'display' | 'reference'): Promise<void> {
-    const response = await fetch(`/api/submissions/${submissionId}/picture/${size}`)
-    if (!response.ok) throw new Error('The picture could not be fetched.')
-    const file = await response.blob()
-    await client.call(w => w.load(file, size === 'display' ? 'own' : 'reference'))
-  }
-  const said = (error: unknown): void => {
-    if ((error as Error).message !== 'closed') problem.value = (error as Error).message
-  }
+/** Questions to a worker, and what it said when one failed. */
+export function askOf(client: Pick<PictureClient, 'call'>): Pick<UsedPicture, 'ask' | 'failed'> {
+  const failed = ref('')
   async function ask<T>(call: (worker: PictureWorker) => Promise<T>): Promise<T | null> {
     try {
       const answer = await client.call(call)
@@ -40,6 +28,23 @@ export function usePicture(submissionId: number): UsedPicture {
       return null
     }
   }
+  return { ask, failed }
+}
+
+export function usePicture(submissionId: number): UsedPicture {
+  const client = openPictureWorker()
+  const ready = ref(false),
+    referenceReady = ref(false),
+    problem = ref('')
+  async function load(size: 'display' | 'reference'): Promise<void> {
+    const response = await fetch(`/api/submissions/${submissionId}/picture/${size}`)
+    if (!response.ok) throw new Error('The picture could not be fetched.')
+    const file = await response.blob()
+    await client.call(w => w.load(file, size === 'display' ? 'own' : 'reference'))
+  }
+  const said = (error: unknown): void => {
+    if ((error as Error).message !== 'closed') problem.value = (error as Error).message
+  }
   void load('display').then(() => {
     ready.value = true
   }, said)
@@ -49,8 +54,7 @@ export function usePicture(submissionId: number): UsedPicture {
     ready,
     referenceReady,
     problem,
-    failed,
-    ask,
+    ...askOf(client),
     loadReference: () =>
       load('reference').then(() => {
         referenceReady.value = true
