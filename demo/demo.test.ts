@@ -14,7 +14,7 @@ import {
   type ValueSection
 } from '../core/measure/report'
 import { checkHandIn } from '../core/exercise'
-import { hueHistogram } from '../core/measure/hues'
+import { hueHistogram } from '../core/measure/harmony/hues'
 import { planesOf } from '../core/picture/planes'
 import { decodePicture, READABLE, type Decoded } from '../server/work/decode'
 import { reportSchema } from '../shared/report'

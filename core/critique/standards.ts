@@ -1,9 +1,9 @@
 /** House standards: every threshold a reading is judged by. Critics differ; the numbers do not depend on them. */
 import { LIGHT_STANDARD } from '../measure/light'
-import { MERGE_STANDARD } from '../measure/separation'
-import { RANGE_STANDARD } from '../measure/value'
-import { CUTOUT_RATIO } from '../measure/edges'
-import type { GreyName } from '../measure/greys'
+import { MERGE_STANDARD } from '../measure/value/separation'
+import { RANGE_STANDARD } from '../measure/value/value'
+import { CUTOUT_RATIO } from '../measure/composition/edges'
+import type { GreyName } from '../measure/value/greys'
 import type { WheelName } from '../wheel/steps'
 
 /** Schools of opposites: across the wheel, or one step off. */

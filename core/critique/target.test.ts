@@ -2,7 +2,7 @@
 import { converter } from 'culori'
 import { describe, expect, it } from 'vitest'
 import { convertValueToLuminance } from '../colour/lab'
-import { hueHistogram } from '../measure/hues'
+import { hueHistogram } from '../measure/harmony/hues'
 import { measurePicture } from '../measure/picture'
 import { planesOf } from '../picture/planes'
 import { createRaster, type Raster } from '../picture/raster'

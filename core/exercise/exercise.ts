@@ -1,5 +1,5 @@
 /** What an exercise is: what it trains, how it is done, and the measured checks that accept it. */
-import type { HueHistogram } from '../measure/hues'
+import type { HueHistogram } from '../measure/harmony/hues'
 import type { Report } from '../measure/report'
 
 /** One measured check of a hand-in. */

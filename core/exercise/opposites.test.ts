@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { hueHistogram } from '../measure/hues'
+import { hueHistogram } from '../measure/harmony/hues'
 import { measurePicture } from '../measure/picture'
 import { planesOf } from '../picture/planes'
 import type { Raster } from '../picture/raster'

@@ -1,6 +1,6 @@
 /** Opposites: a piece in two facing colours, the second in a few small places. */
 import { isMeasured } from '../measure/report'
-import { bestFit, HOLDS, type Fit } from '../measure/scheme'
+import { bestFit, HOLDS, type Fit } from '../measure/harmony/scheme'
 import { percent } from '../critique/words'
 import type { CheckResult, Exercise, HandInMeasures } from './exercise'
 

@@ -1,8 +1,8 @@
 /** Lenses that look at one pixel at a time: each within one frame on a working raster. */
 import { otsuThreshold } from '../numeric/breaks'
-import { greyByte, type GreyName } from '../measure/greys'
+import { greyByte, type GreyName } from '../measure/value/greys'
 import { sceneTemperature, TEMPERATURE_PER_AXIS } from '../measure/temperature'
-import { VALUE_BINS, valueGroups, valueHistogram } from '../measure/value'
+import { VALUE_BINS, valueGroups, valueHistogram } from '../measure/value/value'
 import { wordsOf, type Raster } from '../picture/raster'
 import type { Seen } from './seen'
 import { ALPHA, GREY_WORDS, greyOf, WORDS_PER_VALUE } from './tones'

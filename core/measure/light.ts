@@ -13,9 +13,9 @@ import { distributionOf, percentile, type Distribution } from '../picture/distri
 import { eachPixel, spansOf, type Area } from '../picture/area'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
-import { NEAR_BLACK } from './value'
+import { NEAR_BLACK } from './value/value'
 import { notMeasurable, type LightSection, type MaterialLight, type Measured } from './report'
-import { meanOf } from './separation'
+import { meanOf } from './value/separation'
 
 export interface ShadowPair {
   readonly name: string

@@ -7,10 +7,10 @@ import { seededRandom } from '../numeric/random'
 import { fillColour, planesOf } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { fitWithin, reduceTo } from '../picture/resample'
-import { attentionOf } from './attention/attention'
-import { edgeMaps } from './edges'
+import { attentionOf } from './focus/attention/attention'
+import { edgeMaps } from './composition/edges'
 import { measurePicture } from './picture'
-import { measureSeparation } from './separation'
+import { measureSeparation } from './value/separation'
 
 sharp.concurrency(1)
 sharp.cache(false)

@@ -6,7 +6,7 @@ import { ringOf, spansOf, type Area } from '../picture/area'
 import { percentile } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { diagonalOf, type Raster } from '../picture/raster'
-import { meanOf, RING_SHARE } from './separation'
+import { meanOf, RING_SHARE } from './value/separation'
 import { notMeasurable, type Measured, type TemperatureSection } from './report'
 
 /** T is C · cos(h − 45°) ÷ 0.20 × 100, and C · cos(h − 45°) is the projection (a + b) ÷ √2: this much T for each of a and b. */

@@ -1,9 +1,9 @@
 /** What a trial would buy: the readings it touches, before and after, and whether the correction's target is reached. */
 import { checkTarget, type Target, type TargetState, type TargetSubject } from '../critique/target'
-import { hueHistogram } from '../measure/hues'
+import { hueHistogram } from '../measure/harmony/hues'
 import { measurePicture } from '../measure/picture'
 import { isMeasured } from '../measure/report'
-import { measureSeparation } from '../measure/separation'
+import { measureSeparation } from '../measure/value/separation'
 import { areaTemperature } from '../measure/temperature'
 import type { Area } from '../picture/area'
 import { planesOf, type Planes } from '../picture/planes'

@@ -1,5 +1,5 @@
 /** Lenses that several stations bring. */
-import type { GreyName } from '../../measure/greys'
+import type { GreyName } from '../../measure/value/greys'
 import type { LensChoice } from './station'
 
 const GREY_LABEL: Readonly<Record<GreyName, string>> = { value: 'grey, L*', luma: 'luma', hsl: 'HSL', hsv: 'HSV' }

@@ -52,22 +52,7 @@ const rows = computed(() =>
 
 <template>
   <section class="all" aria-label="All trials together">
-    <table v-if="whole.length">
-      <thead>
-        <tr>
-          <th />
-          <th>before</th>
-          <th>after</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in whole" :key="r.words">
-          <td>{{ r.words }}</td>
-          <td>{{ r.before }}</td>
-          <td>{{ r.after }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <BeforeAfter :rows="whole" />
     <ol>
       <li v-for="{ c, from, to } in rows" :key="c.id">
         <p class="words">
@@ -107,20 +92,5 @@ ol {
 .reached {
   color: var(--panel-ink);
   font-variant-numeric: tabular-nums;
-}
-table {
-  border-collapse: collapse;
-}
-th {
-  text-align: right;
-  font-weight: 400;
-}
-td {
-  border-top: 1px solid var(--l40);
-  padding: 2px 0;
-}
-td:not(:first-child) {
-  text-align: right;
-  width: 56px;
 }
 </style>

@@ -25,43 +25,13 @@ const reached = computed(() => props.after?.target?.reached ?? null)
 </script>
 
 <template>
-  <table v-if="rows.length">
-    <thead>
-      <tr>
-        <th />
-        <th>before</th>
-        <th>after</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="r in rows" :key="r.words">
-        <td>{{ r.words }}</td>
-        <td>{{ r.before }}</td>
-        <td>{{ r.after }}</td>
-      </tr>
-    </tbody>
-  </table>
+  <BeforeAfter :rows="rows" />
   <p v-if="target && reached !== null" role="status" class="reached">
     {{ reached ? 'The target is reached' : 'Not yet' }}: {{ describeTarget(target) }}.
   </p>
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-}
-th {
-  text-align: right;
-  font-weight: 400;
-}
-td {
-  border-top: 1px solid var(--l40);
-  padding: 2px 0;
-}
-td:not(:first-child) {
-  text-align: right;
-  width: 56px;
-}
 .reached {
   color: var(--panel-ink);
   font-weight: 600;

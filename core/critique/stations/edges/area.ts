@@ -1,6 +1,6 @@
 /** Readings of a marked figure: does it belong to its surroundings, and is its shape its own? */
-import type { CutOut } from '../../../measure/edges'
-import type { Silhouette } from '../../../measure/composition'
+import type { CutOut } from '../../../measure/composition/edges'
+import type { Silhouette } from '../../../measure/composition/composition'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
 import { capital, isPlural, percent } from '../../words'

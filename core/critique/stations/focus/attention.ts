@@ -1,5 +1,5 @@
 /** Readings of where the eye goes, and of what stops it there. */
-import { SHARED } from '../../../measure/attention/order'
+import { SHARED } from '../../../measure/focus/attention/order'
 import { isMeasured, type Causes, type FocusSection, type Peak } from '../../../measure/report'
 import { areaHolds, type Area } from '../../../picture/area'
 import { weighed } from '../../near'

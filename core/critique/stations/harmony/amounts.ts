@@ -1,6 +1,6 @@
 /** How much there is of each colour, and how strong. */
 import { isMeasured, type FocusSection, type HarmonySection, type ValueSection } from '../../../measure/report'
-import { rangeVerdict } from '../../../measure/value'
+import { rangeVerdict } from '../../../measure/value/value'
 import { isNear, weighed } from '../../near'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'

@@ -1,5 +1,5 @@
 /** The maker's planned scheme against what was painted. */
-import { HOLDS } from '../../../measure/scheme'
+import { HOLDS } from '../../../measure/harmony/scheme'
 import { SCHEME_WORDS, type SectorScheme } from '../../../wheel/schemes'
 import type { WheelName } from '../../../wheel/steps'
 import { isNear, weighed } from '../../near'

@@ -1,7 +1,7 @@
 /** The scheme that the colour keeps to, named as a person would. */
 import type { LensRequest } from '../../../lens/lens'
 import { isMeasured, type Family, type HarmonySection } from '../../../measure/report'
-import { familyInside, HOLDS } from '../../../measure/scheme'
+import { familyInside, HOLDS } from '../../../measure/harmony/scheme'
 import { SCHEME_WORDS, type SchemeName, type SectorScheme } from '../../../wheel/schemes'
 import type { WheelName } from '../../../wheel/steps'
 import type { Reading } from '../../reading'

@@ -1,7 +1,7 @@
 /** How far the ways of seeing without colour disagree about this picture. */
 import { nameOfLinear } from '../../../colour/names'
 import { linearOfHex } from '../../../colour/srgb'
-import type { GreyDisagreement } from '../../../measure/greys'
+import type { GreyDisagreement } from '../../../measure/value/greys'
 import type { Reading } from '../../reading'
 import { inPlace } from '../places'
 import { steps } from '../../words'

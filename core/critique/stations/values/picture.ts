@@ -1,6 +1,6 @@
 /** Readings of the whole picture's values. */
 import type { ValueSection } from '../../../measure/report'
-import { rangeVerdict } from '../../../measure/value'
+import { rangeVerdict } from '../../../measure/value/value'
 import { isNear, weighed } from '../../near'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'

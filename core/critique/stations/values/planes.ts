@@ -1,5 +1,5 @@
 /** Do the marked planes step back in value? */
-import type { DepthLadder } from '../../../measure/depth'
+import type { DepthLadder } from '../../../measure/value/depth'
 import type { Reading } from '../../reading'
 import { list, steps } from '../../words'
 

@@ -2,7 +2,7 @@
 import type { Separation } from '../../../measure/report'
 import type { Reading } from '../../reading'
 import type { HouseStandards } from '../../standards'
-import { merges } from '../../../measure/separation'
+import { merges } from '../../../measure/value/separation'
 import { weighed } from '../../near'
 import { capital, isPlural, steps } from '../../words'
 

@@ -1,5 +1,5 @@
 /** Does the big picture read small? */
-import type { ThumbnailRead } from '../../../measure/thumbnail'
+import type { ThumbnailRead } from '../../../measure/value/thumbnail'
 import type { Reading } from '../../reading'
 import { percent } from '../../words'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { placeWords } from '~~/core/critique/stations/places'
 import { isMeasured } from '~~/core/measure/report'
-import type { FramingRead } from '~~/core/measure/framing'
+import type { FramingRead } from '~~/core/measure/composition/framing'
 import { useAsked, useBenchPicture } from '~/composables/usePicture'
 
 /** The edges station's instrument: how sharpness falls off from the focus, and other framings with their readings. */

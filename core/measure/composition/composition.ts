@@ -1,0 +1,161 @@
+/** Symmetry, balance, horizon, silhouettes and framing. */
+import { round3 } from '../../numeric/round'
+import { percentile } from '../../picture/distribution'
+import { cornersOf, type Area } from '../../picture/area'
+import type { Planes } from '../../picture/planes'
+import { createRaster, type Raster } from '../../picture/raster'
+import { horizonOf } from './horizon'
+import { notMeasurable, type CompositionSection, type Measured } from '../report'
+
+const FLAT = 'the picture has no contrast'
+
+/** Correlation of the value picture with its mirror image, −1 to 1. Null without contrast. */
+export function symmetryOf({ value, mask, width, height }: Planes): number | null {
+  let n = 0,
+    sum = 0,
+    square = 0,
+    cross = 0
+  // Each pair once; an odd middle column is its own mirror image.
+  for (let y = 0; y < height; y++) {
+    for (let i = y * width, j = i + width - 1; i <= j; i++, j--) {
+      if (mask[i] === 0 || mask[j] === 0) continue
+      const p = value[i],
+        q = value[j],
+        both = i === j ? 0.5 : 1
+      n += 2 * both
+      sum += both * (p + q)
+      square += both * (p * p + q * q)
+      cross += 2 * both * p * q
+    }
+  }
+  if (n === 0) return null
+  const mean = sum / n,
+    variance = square / n - mean * mean
+  return variance < 1e-3 ? null : (cross / n - mean * mean) / variance
+}
+
+/**
+ * The same of what differs along each row: sky over sea mirrors itself whatever stands in it, and that is not what makes a
+ * picture stand still.
+ */
+export function symmetryAcross(planes: Planes): number | null {
+  const { value, mask, width, height } = planes,
+    level = new Float32Array(value.length)
+  for (let y = 0; y < height; y++) {
+    let sum = 0,
+      n = 0
+    for (let i = y * width, last = i + width; i < last; i++) {
+      sum += mask[i] * value[i]
+      n += mask[i]
+    }
+    const mean = n > 0 ? sum / n : 0
+    for (let i = y * width, last = i + width; i < last; i++) level[i] = value[i] - mean
+  }
+  return symmetryOf({ ...planes, value: level })
+}
+
+/** Centroid of |L* − median|, fractions. Null without contrast. */
+export function balanceOf({ value, values, mask, width, height }: Planes): { x: number; y: number } | null {
+  const median = percentile(values, 0.5)
+  let weight = 0,
+    sx = 0,
+    sy = 0
+  for (let y = 0, i = 0; y < height; y++) {
+    let row = 0
+    for (let x = 0; x < width; x++, i++) {
+      const w = mask[i] * Math.abs(value[i] - median)
+      row += w
+      sx += w * (x + 0.5)
+    }
+    weight += row
+    sy += row * (y + 0.5)
+  }
+  // The median is read to 0.01 L*: on a flat picture that rounding is all the weight there is.
+  return weight < 0.02 * value.length ? null : { x: sx / weight / width, y: sy / weight / height }
+}
+
+export function measureComposition(planes: Planes): Measured<CompositionSection> {
+  if (planes.count === 0) return notMeasurable('every pixel is transparent')
+  const symmetry = symmetryOf(planes),
+    across = symmetryAcross(planes),
+    balance = balanceOf(planes),
+    horizon = horizonOf(planes)
+  return {
+    symmetry: symmetry === null ? notMeasurable(FLAT) : round3(symmetry),
+    symmetryAcross: across === null ? notMeasurable(FLAT) : round3(across),
+    horizon: horizon === null ? notMeasurable('nothing divides the picture from side to side') : round3(horizon),
+    balance: balance === null ? notMeasurable(FLAT) : { x: round3(balance.x), y: round3(balance.y) }
+  }
+}
+
+export interface Silhouette {
+  /** Share of its convex hull that the shape fills, 0–1: low is ragged. */
+  readonly solidity: number
+  /** 4π · area ÷ perimeter²: 1 is a disc. */
+  readonly compactness: number
+}
+
+/** The plain shape of a marked area, in pixels of the raster so that proportions are true. */
+export function silhouetteOf(area: Area, width: number, height: number): Silhouette | null {
+  const points = cornersOf(area).map(([x, y]) => [x * width, y * height] as const)
+  const size = shoelace(points),
+    perimeter = points.reduce(
+      (sum, p, i) =>
+        sum + Math.hypot(p[0] - points[(i + 1) % points.length][0], p[1] - points[(i + 1) % points.length][1]),
+      0
+    )
+  const hull = shoelace(hullOf(points))
+  return hull < 1e-9 || perimeter === 0
+    ? null
+    : { solidity: size / hull, compactness: (4 * Math.PI * size) / perimeter ** 2 }
+}
+
+type Point = readonly [number, number]
+const shoelace = (points: readonly Point[]): number =>
+  Math.abs(
+    points.reduce(
+      (sum, p, i) => sum + p[0] * points[(i + 1) % points.length][1] - points[(i + 1) % points.length][0] * p[1],
+      0
+    )
+  ) / 2
+
+/** Convex hull by the monotone chain (A. M. Andrew, Information Processing Letters 9, 1979). */
+function hullOf(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((p, q) => p[0] - q[0] || p[1] - q[1])
+  const half = (list: readonly Point[]): Point[] => {
+    const chain: Point[] = []
+    for (const p of list) {
+      while (chain.length >= 2) {
+        const [a, b] = chain.slice(-2)
+        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
+        chain.pop()
+      }
+      chain.push(p)
+    }
+    return chain.slice(0, -1)
+  }
+  return [...half(sorted), ...half([...sorted].reverse())]
+}
+
+/** A crop of the picture, fractions: for framing trials, measured like any picture. */
+export function cropOf(raster: Raster, { x, y, w, h }: { x: number; y: number; w: number; h: number }): Raster {
+  const x0 = Math.max(0, Math.round(x * raster.width)),
+    y0 = Math.max(0, Math.round(y * raster.height))
+  const width = Math.min(raster.width - x0, Math.max(1, Math.round(w * raster.width))),
+    height = Math.min(raster.height - y0, Math.max(1, Math.round(h * raster.height)))
+  const crop = createRaster(width, height)
+  for (let row = 0; row < height; row++) {
+    const from = ((y0 + row) * raster.width + x0) * 4
+    crop.data.set(raster.data.subarray(from, from + width * 4), row * width * 4)
+  }
+  return crop
+}
+
+/** The framings tried: a tighter centre, left, right, tall and wide. */
+export const FRAMINGS = [
+  { name: 'centred', x: 0.15, y: 0.15, w: 0.7, h: 0.7 },
+  { name: 'left', x: 0, y: 0.1, w: 0.7, h: 0.8 },
+  { name: 'right', x: 0.3, y: 0.1, w: 0.7, h: 0.8 },
+  { name: 'tall', x: 0.25, y: 0, w: 0.5, h: 1 },
+  { name: 'wide', x: 0, y: 0.25, w: 1, h: 0.5 }
+] as const
