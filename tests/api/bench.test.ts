@@ -187,14 +187,15 @@ describe('the desk', () => {
         await connection.query<RowDataPacket[]>(
           "SELECT submission_id, fingerprint FROM measurements WHERE state = 'done' ORDER BY submission_id"
         )
-      )[0].map(r => [r.submission_id, fingerprintSchema.nullable().parse(r.fingerprint)])
-    const before = await prints()
+      )[0].map(r => [Number(r.submission_id), fingerprintSchema.nullable().parse(r.fingerprint)] as const)
+    const before = new Map(await prints())
     await connection.query('UPDATE measurements SET fingerprint = NULL')
     for (const statement of statementsOf(
       readFileSync(new URL('../../server/db/migrations/0007_faults.sql', import.meta.url), 'utf8')
     ))
       await connection.query(statement)
-    expect(await prints()).toEqual(before)
+    // What earlier tests handed in may be measured meanwhile: only what stood before is compared.
+    expect(new Map((await prints()).filter(([id]) => before.has(id)))).toEqual(before)
     await connection.end()
   })
 })
