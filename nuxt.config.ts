@@ -7,9 +7,6 @@ const PARTS: readonly (readonly [name: string, modules: RegExp])[] = [
   ['preload', /vite\/preload-helper/],
   ['vue', /node_modules\/(@vue|vue|vue-router|pinia|unhead|@unhead|hookable|ufo|defu|ofetch)\//],
   ['contracts', /node_modules\/zod\//],
-  ['konva', /node_modules\/(konva|vue-konva)\//],
-  ['zrender', /node_modules\/zrender\//],
-  ['prosemirror', /node_modules\/(prosemirror-[a-z]+)\//],
   ['vuetify', /node_modules\/vuetify\/lib\/(framework|util|composables|locale|iconsets)/]
 ]
 const path = (relative: string): string => fileURLToPath(new URL(relative, import.meta.url))

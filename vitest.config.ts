@@ -5,7 +5,7 @@ import { defineConfig } from 'vitest/config'
 const alias = { '~~': import.meta.dirname, '~': `${import.meta.dirname}/app` }
 
 /** What the page's modules use without importing it, as Nuxt gives it to them. */
-const given = Unimport.vite({ presets: ['vue', 'pinia'], dirs: ['app/composables', 'app/stores'] })
+const given = Unimport.vite({ presets: ['vue', 'pinia'], dirs: ['app/composables', 'app/stores', 'app/utils'] })
 
 export default defineConfig({
   cacheDir: '.cache/vitest',

@@ -12,6 +12,11 @@ export interface BenchKey {
   readonly edits?: true
 }
 
+const WRITTEN =
+  'input:not([type="range"], [type="radio"], [type="checkbox"]), textarea, select, [contenteditable], [role="dialog"]'
+/** What space presses; a choice already made has nothing to be pressed for. */
+const PRESSED = 'button, a, summary, input:not(:checked)'
+
 /** @param loaded nothing is commanded before the piece lies on the bench. */
 export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
   readonly help: Ref<boolean>
@@ -22,15 +27,14 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
     pencil = usePencilStore(),
     inHand = useInHandStore(),
     edits = useEditsStore(),
-    wall = useWallStore()
+    wall = useWallStore(),
+    { drawFor, beginCorrection, markBy } = useDrawFor()
   const help = ref(false)
   const typing = (event: KeyboardEvent): boolean =>
     event.ctrlKey
     || event.metaKey
     || event.altKey
-    || (event.target instanceof HTMLElement
-      && event.target.closest('input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"]')
-        !== null)
+    || (event.target instanceof HTMLElement && event.target.closest(WRITTEN) !== null)
 
   const goTo = (station: Station): void => void navigateTo(`/bench/${bench.piece.id}/${station}`, { replace: true })
   const goBy = (by: 1 | -1): void =>
@@ -127,7 +131,7 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (!loaded.value || typing(event)) return
     if (event.key === ' ') {
-      if (event.target instanceof HTMLElement && event.target.closest('button, a')) return
+      if (event.target instanceof HTMLElement && event.target.closest(PRESSED)) return
       event.preventDefault()
       sight.comparing = true
       return

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { whenever } from '@vueuse/core'
 import { bringAhead, bringBench } from '~/start/bench'
-import { shelfTotalsSchema, type ListedSubmission, type Shelf, type ShelfTotals } from '~~/shared/submission'
+import { shelfTotalsSchema, type ListedSubmission, type Shelf } from '~~/shared/submission'
 
 definePageMeta({ roles: ['instructor'] })
 
 useHead({ title: 'Desk · Critica' })
 
-const shelf = ref<Shelf>('review'),
-  totals = ref<ShelfTotals | null>(null),
-  unread = ref('')
+const shelf = ref<Shelf>('review')
+const { data: totals, problem: unread } = useApiData(shelfTotalsSchema, '/shelves')
 const { pieces, next, ready, problem, more } = usePieceList(() => shelf.value)
 
 /** A hand-in for an exercise is confirmed, not reviewed: it hangs on its own shelf. */
@@ -37,12 +36,13 @@ function linkOf(piece: ListedSubmission): string {
       : `/bench/${piece.id}`
 }
 
-onMounted(async () => {
-  totals.value = await api(shelfTotalsSchema, '/shelves').catch(error => {
-    unread.value = messageOf(error)
-    return null
-  })
-})
+/** Once there, they stay, whichever shelf is being fetched. */
+const shown = ref(false)
+whenever(
+  () => ready.value || problem.value,
+  () => (shown.value = true),
+  { once: true }
+)
 // Where the next click goes: its parts come while the desk is being read.
 whenever(ready, () => bringAhead(bringBench), { once: true })
 </script>
@@ -51,15 +51,16 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
   <div>
     <h1 class="load">{{ load }}</h1>
     <p v-if="problem || unread" role="alert">{{ problem || unread }}</p>
-    <div class="shelves" role="tablist" aria-label="Shelves">
-      <button v-for="s in SHELVES" :key="s.key" role="tab" :aria-selected="shelf === s.key" @click="shelf = s.key">
-        {{ s.label }} {{ totals?.counts[s.key] ?? '' }}
-      </button>
+    <!-- The pieces are what is waited for: the tabs are fetched behind them. -->
+    <div class="shelves">
+      <LazyDeskShelves v-if="shown" v-model="shelf" :shelves="SHELVES" :counts="totals?.counts" />
     </div>
-    <PieceWall v-slot="{ piece }" :pieces="pieces" :of="shelf" :more="next !== null" @end="more">
-      <DeskPiece :piece="piece" :to="linkOf(piece)" />
-    </PieceWall>
-    <p v-if="ready && !problem && pieces.length === 0" class="quiet">This wall is empty.</p>
+    <div id="shelf" role="tabpanel" :aria-labelledby="`tab-${shelf}`">
+      <PieceWall v-slot="{ piece }" :pieces="pieces" :of="shelf" :more="next !== null" @end="more">
+        <DeskPiece :piece="piece" :to="linkOf(piece)" />
+      </PieceWall>
+      <p v-if="ready && !problem && pieces.length === 0" class="quiet">This wall is empty.</p>
+    </div>
   </div>
 </template>
 
@@ -69,18 +70,7 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
   font-size: 23px;
 }
 .shelves {
-  display: flex;
-  gap: 20px;
+  height: 32px;
   margin-bottom: 14px;
-}
-.shelves button {
-  padding: 4px 0;
-  border-bottom: 2px solid transparent;
-  color: var(--quiet);
-}
-.shelves button[aria-selected='true'] {
-  border-color: var(--accent);
-  color: var(--ink);
-  font-weight: 600;
 }
 </style>

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { keptWords } from '~/utils/kept'
 import { EXERCISES } from '~~/core/exercise'
 import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
-import { assignmentSchema, type Assignment } from '~~/shared/assignment'
+import { assignmentSchema } from '~~/shared/assignment'
 import {
   classListSchema,
   createdSchema,
@@ -17,8 +17,12 @@ definePageMeta({ roles: ['learner'] })
 
 useHead({ title: 'Hand in · Critica' })
 const route = useRoute()
-const classes = ref<{ id: number; name: string }[]>([])
-const assignment = ref<Assignment | null>(null)
+const exerciseId = Number(route.query.exercise) || null
+const { data: classes, problem: noClasses } = useApiData(classListSchema, '/classes')
+const { data: assignment, problem: noExercise } = useApiData(
+  assignmentSchema,
+  exerciseId === null ? null : `/assignments/${exerciseId}`
+)
 const focus = ref<{ x: number; y: number } | null>(null)
 const file = ref<File | null>(null),
   reference = ref<File | null>(null)
@@ -31,8 +35,10 @@ const form = reactive({
   about: '',
   plannedScheme: ''
 })
-const problem = ref(''),
-  busy = ref(false)
+const unsent = ref(''),
+  busy = ref(false),
+  problem = computed(() => unsent.value || noClasses.value || noExercise.value)
+const { wrong, check } = useCheckedForm(handInSchema, () => ({ ...form, assignmentId: exerciseId }))
 const wordsSchema = z.object({
   title: z.string(),
   stage: stageSchema,
@@ -41,26 +47,19 @@ const wordsSchema = z.object({
   about: z.string(),
   plannedScheme: z.string()
 })
-const kept = keptWords(useSessionStore().person.id, `hand-in:${route.query.exercise ?? 'new'}`, wordsSchema)
+const kept = keptWords(useSessionStore().person.id, `hand-in:${exerciseId ?? 'new'}`, wordsSchema)
 
-onMounted(async () => {
-  try {
-    classes.value = await api(classListSchema, '/classes')
-    form.classId = classes.value[0]?.id ?? null
-    const id = Number(route.query.exercise)
-    if (id) {
-      assignment.value = await api(assignmentSchema, `/assignments/${id}`)
-      form.classId = assignment.value.classId
-      form.stage = 'study'
-      form.title = EXERCISES[assignment.value.exercise].title
-      form.plannedScheme = 'complementary'
-    }
-  } catch (error) {
-    problem.value = messageOf(error)
-  }
-  // What was written before a reload or a lost line; the file is chosen again.
-  Object.assign(form, kept.read())
-  watch(form, () => kept.keep(form))
+// What was written before a reload or a lost line; the file is chosen again.
+Object.assign(form, kept.read())
+watch(form, () => kept.keep(form))
+watch([classes, assignment], ([all, exercise]) => {
+  form.classId ??= exercise?.classId ?? (exerciseId ? null : all?.[0]?.id) ?? null
+  if (exercise && !kept.read()?.title)
+    Object.assign(form, {
+      stage: 'study',
+      title: EXERCISES[exercise.exercise].title,
+      plannedScheme: 'complementary'
+    })
 })
 
 const stages = stageSchema.options.map(value => ({ value, title: STAGE_WORDS[value] }))
@@ -69,55 +68,60 @@ const schemes = [
   ...SCHEMES.map(s => ({ value: s.name as string, title: SCHEME_WORDS[s.name] }))
 ]
 
+const noFile = ref(false)
+watch(file, () => {
+  noFile.value = false
+})
 async function send() {
-  const words = handInSchema.safeParse({ ...form, assignmentId: assignment.value?.id ?? null })
-  if (!file.value) problem.value = 'Choose the picture first.'
-  else if (!words.success) problem.value = words.error.issues[0]!.message
-  else {
-    busy.value = true
-    problem.value = ''
-    const body = new FormData()
-    for (const [name, value] of Object.entries({ ...form, assignmentId: assignment.value?.id }))
-      if (value !== null && value !== undefined) body.append(name, String(value))
-    body.append('picture', file.value)
-    if (reference.value) body.append('reference', reference.value)
-    if (focus.value) {
-      body.append('focusX', String(focus.value.x))
-      body.append('focusY', String(focus.value.y))
-    }
-    try {
-      await api(createdSchema, '/submissions', { method: 'POST', body })
-      kept.drop()
-      await navigateTo(assignment.value ? `/exercises/${assignment.value.id}` : '/work')
-    } catch (error) {
-      problem.value = messageOf(error)
-    } finally {
-      busy.value = false
-    }
+  unsent.value = ''
+  noFile.value = file.value === null
+  if (!check() || !file.value) return
+  busy.value = true
+  const body = new FormData()
+  for (const [name, value] of Object.entries({ ...form, assignmentId: exerciseId }))
+    if (value !== null) body.append(name, String(value))
+  body.append('picture', file.value)
+  if (reference.value) body.append('reference', reference.value)
+  if (focus.value) {
+    body.append('focusX', String(focus.value.x))
+    body.append('focusY', String(focus.value.y))
+  }
+  try {
+    await api(createdSchema, '/submissions', { method: 'POST', body })
+    kept.drop()
+    await navigateTo(exerciseId ? `/exercises/${exerciseId}` : '/work')
+  } catch (error) {
+    unsent.value = messageOf(error)
+  } finally {
+    busy.value = false
   }
 }
 </script>
 
 <template>
   <div class="hand-in">
-    <PictureDrop v-model="file" v-model:focus="focus" />
+    <div>
+      <PictureDrop v-model="file" v-model:focus="focus" />
+      <p v-if="noFile" role="alert" class="problem">Choose the picture first.</p>
+    </div>
     <form novalidate @submit.prevent="send">
       <h1>{{ assignment ? `Hand in: ${EXERCISES[assignment.exercise].title}` : 'Hand in a picture' }}</h1>
       <v-select
-        v-if="classes.length > 1 && !assignment"
+        v-if="classes && classes.length > 1 && !exerciseId"
         v-model="form.classId"
         :items="classes"
         item-title="name"
         item-value="id"
         label="Class"
+        :error-messages="wrong.classId"
       />
-      <v-text-field v-model="form.title" label="Title" maxlength="120" />
+      <v-text-field v-model="form.title" label="Title" maxlength="120" :error-messages="wrong.title" />
       <div class="two">
         <v-select v-model="form.stage" :items="stages" label="Stage" />
         <v-text-field v-model="form.medium" label="Medium" placeholder="gouache, oil, digital …" maxlength="80" />
       </div>
       <v-textarea v-model="form.about" label="What is it about? Where should the eye go?" maxlength="500" />
-      <v-textarea v-if="!assignment" v-model="form.question" label="Your question" maxlength="500" />
+      <v-textarea v-if="!exerciseId" v-model="form.question" label="Your question" maxlength="500" />
       <v-select v-model="form.plannedScheme" :items="schemes" label="Colour scheme planned" />
       <v-file-input
         v-model="reference"

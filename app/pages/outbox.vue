@@ -1,21 +1,11 @@
 <script setup lang="ts">
-import { mailListSchema, type Mail } from '~~/shared/mail'
+import { mailListSchema } from '~~/shared/mail'
 
 definePageMeta({ roles: ['instructor', 'learner'] })
 
 /** The simulated post office: what would have been sent, newest first. An aid for demo and development. */
 useHead({ title: 'Outbox · Critica' })
-const mail = ref<Mail[]>([]),
-  problem = ref(''),
-  ready = ref(false)
-onMounted(async () => {
-  try {
-    mail.value = await api(mailListSchema, '/outbox')
-  } catch (error) {
-    problem.value = messageOf(error)
-  }
-  ready.value = true
-})
+const { data: mail, problem } = useApiData(mailListSchema, '/outbox')
 </script>
 
 <template>
@@ -23,7 +13,7 @@ onMounted(async () => {
     <h1>Outbox</h1>
     <p class="quiet">What is sent to people is kept here; it leaves this machine only when a mail server is set.</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="ready && mail.length === 0" class="quiet">Nothing was sent yet.</p>
+    <p v-else-if="mail?.length === 0" class="quiet">Nothing was sent yet.</p>
     <article v-for="m in mail" :key="m.id">
       <h3>{{ m.subject }}</h3>
       <p class="quiet">

@@ -6,21 +6,18 @@ useHead({ title: 'Sign in · Critica' })
 
 const session = useSessionStore()
 const route = useRoute()
-const email = ref(''),
-  password = ref(''),
-  problem = ref(''),
+const form = reactive({ email: '', password: '' }),
+  { wrong, check } = useCheckedForm(signInSchema, () => form)
+const problem = ref(''),
   busy = ref(false)
 
 async function enter() {
-  const form = signInSchema.safeParse({ email: email.value, password: password.value })
-  if (!form.success) {
-    problem.value = form.error.issues[0]!.message
-    return
-  }
-  busy.value = true
   problem.value = ''
+  const written = check()
+  if (!written) return
+  busy.value = true
   try {
-    await session.signIn(form.data.email, form.data.password)
+    await session.signIn(written.email, written.password)
     const to =
       typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
         ? route.query.to
@@ -33,9 +30,8 @@ async function enter() {
   }
 }
 
-function enterAs(person: { email: string; password: string }) {
-  email.value = person.email
-  password.value = person.password
+function enterAs({ email, password }: { email: string; password: string }) {
+  Object.assign(form, { email, password })
   void enter()
 }
 </script>
@@ -46,8 +42,20 @@ function enterAs(person: { email: string; password: string }) {
       <h1 class="title">Critica</h1>
       <p class="words lead">See what the picture does, say it plainly, and know whether the next one does it.</p>
       <form novalidate @submit.prevent="enter">
-        <v-text-field v-model="email" label="E-mail" type="email" autocomplete="username" />
-        <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" />
+        <v-text-field
+          v-model="form.email"
+          label="E-mail"
+          type="email"
+          autocomplete="username"
+          :error-messages="wrong.email"
+        />
+        <v-text-field
+          v-model="form.password"
+          label="Password"
+          type="password"
+          autocomplete="current-password"
+          :error-messages="wrong.password"
+        />
         <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
         <v-btn type="submit" color="primary" variant="flat" :loading="busy">Sign in</v-btn>
       </form>

@@ -35,7 +35,7 @@ export const bringStations = async (): Promise<void> =>
   oneByOne(
     [
       pause,
-      () => import('~/composables/chart'),
+      () => import('~/utils/chart'),
       () => import('~/components/critique/RichEditor.vue'),
       ...bringPanels,
       () => import('~/components/bench/corrections/TrialPanel.vue')

@@ -4,9 +4,9 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { standardsSchema } from '../../shared/standards'
 import { trialSchema } from '../../shared/trial'
-import { SCHOOLS, shown, STANDARD_FIELDS, stored } from '../composables/standardFields'
-import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting } from '../composables/trialSliders'
-import { createHistory } from './edits/history'
+import { SCHOOLS, shown, STANDARD_FIELDS, stored } from '../utils/standardFields'
+import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting } from '../utils/trialSliders'
+import { createHistory } from '../edits/history'
 import { usePencilStore } from './pencil'
 
 describe('history', () => {

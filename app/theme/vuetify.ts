@@ -56,6 +56,8 @@ export const defaults = {
   VSelect: field,
   VFileInput: { ...field, prependIcon: '' },
   VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary', ripple: false },
+  VTabs: { density: 'compact', height: 32, sliderColor: 'primary', hideSlider: false },
+  VTab: { ripple: false, rounded: 0, minWidth: 0, variant: 'plain' },
   VDialog: { maxWidth: 560, scrim: GREYS.l0 },
   VCard: { rounded: 'sm', elevation: 0, border: true },
   VMenu: { transition: false },

@@ -28,9 +28,12 @@ export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) 
       if (!tool) cross.value = null
     }
   )
+  /** Arrows are the field's own, and a choice's, unless something is being drawn: a lens just chosen is no reason to lose the cross. */
   const typing = (event: KeyboardEvent): boolean =>
     event.target instanceof HTMLElement
-    && event.target.closest('input, textarea, [contenteditable], [role="dialog"], [role="combobox"]') !== null
+    && event.target.closest(
+      `input${pencil.tool || sight.reshaping ? ':not([type="radio"])' : ''}, textarea, [contenteditable], [role="dialog"], [role="combobox"]`
+    ) !== null
 
   useEventListener(
     'keydown',

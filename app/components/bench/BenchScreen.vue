@@ -73,20 +73,22 @@ const { probe, point } = useProbe(picture)
   <p v-if="problem" role="alert" class="alone">{{ problem }} <NuxtLink to="/desk">Back to the desk</NuxtLink></p>
   <p v-else-if="!loaded" role="status" class="alone">Bringing the piece to the bench …</p>
   <div v-else class="bench">
-    <BenchBar class="top" />
-    <BenchRoute class="left" />
-    <OwnTask>
-      <BenchWall class="middle" @point="point" @open="inHand.look($event)">
-        <OwnTask><LensStrip class="lenses" :choices="choices" /></OwnTask>
-        <OwnTask v-if="!bench.unseen"><CorrectionStrip class="marks" /></OwnTask>
-        <div class="hanging">
-          <OwnTask><WallTools /></OwnTask>
-          <WallNotes />
-        </div>
+    <InTurn>
+      <BenchBar class="top" />
+      <BenchRoute class="left" />
+      <BenchWall class="middle" @point="point" @open="inHand.look($event)"
+        ><InTurn>
+          <LensStrip class="lenses" :choices="choices" />
+          <CorrectionStrip v-if="!bench.unseen" class="marks" />
+          <div class="hanging">
+            <WallTools />
+            <WallNotes /></div
+        ></InTurn>
       </BenchWall>
-    </OwnTask>
-    <OwnTask><ValueRule class="rule" :probe="probe" /></OwnTask>
-    <BenchSide class="right" />
+
+      <ValueRule class="rule" :probe="probe" />
+      <BenchSide class="right" />
+    </InTurn>
     <LazyConflictDialog v-if="edits.conflict" />
     <LazyKeyList v-if="help" v-model="help" :keys="keys" />
   </div>

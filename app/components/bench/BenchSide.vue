@@ -38,9 +38,11 @@ const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replac
     </div>
     <CorrectionSheet v-else-if="looked && sight.trying === null" :key="looked.id" :correction="looked" />
     <template v-if="sight.trying !== null" />
-    <OwnTask v-else-if="bench.report || worksUnmeasured(bench.station)" :key="bench.station"
-      ><StationPanel @exercise="toExercise"
-    /></OwnTask>
+    <StationPanel
+      v-else-if="bench.report || worksUnmeasured(bench.station)"
+      :key="bench.station"
+      @exercise="toExercise"
+    />
     <p v-else-if="bench.piece.measurement.state === 'failed'" role="alert">
       {{ bench.piece.measurement.reason }} <button class="word-link" @click="edits.measureAgain()">Try again</button>
     </p>

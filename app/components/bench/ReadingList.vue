@@ -22,9 +22,7 @@ const groups = computed(() =>
 <template>
   <section v-for="group in groups" :key="group.kind" :aria-label="HEADINGS[group.kind]" class="group">
     <h3>{{ HEADINGS[group.kind] }}</h3>
-    <OwnTask v-for="r in group.readings" :key="r.key"
-      ><ReadingItem :reading="r" @exercise="emit('exercise')"
-    /></OwnTask>
+    <ReadingItem v-for="r in group.readings" :key="r.key" :reading="r" @exercise="emit('exercise')" />
   </section>
 </template>
 

@@ -2,27 +2,19 @@
 import { useIntervalFn } from '@vueuse/core'
 import { z } from 'zod'
 import { EXERCISES } from '~~/core/exercise'
-import { assignmentSchema, type Assignment } from '~~/shared/assignment'
+import { assignmentSchema } from '~~/shared/assignment'
 
 definePageMeta({ roles: ['instructor', 'learner'] })
 
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
-const assignment = ref<Assignment | null>(null),
-  problem = ref('')
+const { data: assignment, problem: unread, refresh } = useApiData(assignmentSchema, `/assignments/${id}`)
+const unconfirmed = ref(''),
+  problem = computed(() => unconfirmed.value || unread.value)
 const exercise = computed(() => EXERCISES[assignment.value!.exercise])
-
-async function load() {
-  try {
-    assignment.value = await api(assignmentSchema, `/assignments/${id}`)
-    useHead({ title: `${exercise.value.title} · Critica` })
-  } catch (error) {
-    problem.value = messageOf(error)
-  }
-}
-onMounted(load)
+useHead({ title: () => `${assignment.value ? exercise.value.title : 'Exercise'} · Critica` })
 useIntervalFn(() => {
-  if (assignment.value?.handIn && !assignment.value.handIn.checks) void load()
+  if (assignment.value?.handIn && !assignment.value.handIn.checks) void refresh()
 }, 1200)
 
 const checks = computed(() => assignment.value?.handIn?.checks ?? null)
@@ -38,15 +30,16 @@ const verdict = computed(() => {
 async function confirm() {
   try {
     await api(z.object({}), `/assignments/${id}/confirm`, { method: 'POST' })
-    await load()
+    unconfirmed.value = ''
+    await refresh()
   } catch (error) {
-    problem.value = messageOf(error)
+    unconfirmed.value = messageOf(error)
   }
 }
 </script>
 
 <template>
-  <p v-if="problem" role="alert" class="alone">{{ problem }}</p>
+  <p v-if="!assignment && problem" role="alert" class="alone">{{ problem }}</p>
   <article v-else-if="assignment" class="exercise">
     <div class="wall">
       <img
@@ -64,6 +57,7 @@ async function confirm() {
         critique of “{{ assignment.fromTitle }}” · due
         {{ dueWords(assignment.dueOn) }}
       </p>
+      <p v-if="problem" role="alert">{{ problem }}</p>
       <section aria-label="Result">
         <h2>{{ checks ? verdict : assignment.handIn ? 'Being measured …' : 'What is checked' }}</h2>
         <CheckList :checks="exercise.checks" :results="checks" />

@@ -7,17 +7,7 @@ definePageMeta({ roles: ['instructor', 'learner'] })
 useHead({ title: 'Exercises · Critica' })
 const session = useSessionStore()
 const teaching = computed(() => session.account?.role === 'instructor')
-const list = ref<Assignment[]>([]),
-  ready = ref(false),
-  problem = ref('')
-onMounted(async () => {
-  try {
-    list.value = await api(assignmentListSchema, '/assignments')
-  } catch (error) {
-    problem.value = messageOf(error)
-  }
-  ready.value = true
-})
+const { data: list, problem } = useApiData(assignmentListSchema, '/assignments')
 function stateOf({ confirmedAt, handIn }: Assignment): string {
   if (confirmedAt) return 'confirmed'
   if (!handIn) return 'not handed in'
@@ -30,7 +20,7 @@ function stateOf({ confirmedAt, handIn }: Assignment): string {
   <div>
     <h1 class="line">
       {{
-        !ready
+        !list
           ? '…'
           : list.length
             ? `${capital(countWord(list.length))} exercise${list.length === 1 ? '' : 's'} set.`
@@ -38,7 +28,7 @@ function stateOf({ confirmedAt, handIn }: Assignment): string {
       }}
     </h1>
     <p v-if="problem" role="alert">{{ problem }}</p>
-    <ul>
+    <ul v-if="list">
       <li v-for="a in list" :key="a.id">
         <NuxtLink :to="`/exercises/${a.id}`"
           ><h2>{{ EXERCISES[a.exercise].title }}</h2></NuxtLink

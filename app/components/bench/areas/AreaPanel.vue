@@ -4,14 +4,14 @@ import { areaReadings } from '~~/core/critique/stations/readings'
 import type { AreaMeasures } from '~~/core/critique/piece/measure'
 import type { Reading } from '~~/core/critique/reading'
 import { useBenchPicture } from '~/composables/usePicture'
-import { drawFor, drawNamed } from '~/composables/draw'
 import type { Area } from '~~/core/picture/area'
 
 /** The areas drawn on this piece, shared by all stations: and the reading of the one that is drawn or reshaped, live. */
 const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),
-  edits = useEditsStore()
+  edits = useEditsStore(),
+  { drawFor, drawNamed } = useDrawFor()
 const { ask, ready } = useBenchPicture()
 
 const name = ref('')
@@ -66,19 +66,17 @@ async function rename(area: MarkedArea, to: string) {
         ><p class="words" aria-live="polite">{{ r.sentence }}</p>
         <FigureBar v-if="r.figure" :figure="r.figure"
       /></template>
-      <OwnTask
-        ><v-text-field
-          v-model="name"
-          list="area-names"
-          label="What is it? (the face, the boat)"
-          autofocus
-          @keydown.enter="keep"
-          @keydown.esc="drop"
-      /></OwnTask>
+      <v-text-field
+        v-model="name"
+        list="area-names"
+        label="What is it? (the face, the boat)"
+        autofocus
+        @keydown.enter="keep"
+        @keydown.esc="drop"
+      />
       <datalist id="area-names"><option v-for="n in NAMES" :key="n" :value="n" /></datalist>
       <div class="actions">
-        <OwnTask><v-btn size="small" @click="keep">Keep the area</v-btn></OwnTask
-        ><button class="word-link" @click="drop">drop it</button>
+        <v-btn size="small" @click="keep">Keep the area</v-btn><button class="word-link" @click="drop">drop it</button>
       </div>
     </div>
     <p v-else-if="liveReadings.length" class="words live" data-test="sketch" aria-live="polite">

@@ -5,7 +5,8 @@ import { targetChoices } from '~~/core/critique/target-choices'
 import { isMeasured } from '~~/core/measure/report'
 import { isSectorScheme } from '~~/core/wheel/schemes'
 import type { Phrase } from '~~/shared/phrase'
-import type { CorrectionWritten } from '~~/shared/critique'
+import { correctionInputSchema, type CorrectionWritten } from '~~/shared/critique'
+import type { Marked } from '~/composables/useDrawFor'
 import type { AreaTool, MarkTool } from '~/stores/pencil'
 import { keptCorrection } from '~/utils/keptCorrection'
 
@@ -14,7 +15,8 @@ const props = defineProps<{ modelValue: CorrectionWritten; id?: number }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBenchStore(),
   inHand = useInHandStore(),
-  edits = useEditsStore()
+  edits = useEditsStore(),
+  { drawMarked } = useDrawFor()
 
 /** As it was when it was opened to be changed. */
 const opened = props.id ? bench.critique.corrections.find(c => c.id === props.id) : undefined
@@ -89,8 +91,10 @@ const bound = computed({
 })
 
 const saving = ref(false)
+const { wrong, check } = useCheckedForm(correctionInputSchema, () => form)
 async function save() {
   if (saving.value) return
+  if (!check()) return
   saving.value = true
   const input = { ...toRaw(form), target: hasTarget.value ? toRaw(form).target : null }
   const done = props.id ? await edits.changeCorrection(props.id, input, opened) : await edits.addCorrection(input)
@@ -101,38 +105,42 @@ async function save() {
 
 <template>
   <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="end">
-    <OwnTask><v-textarea v-model="form.what" label="What is wrong" autofocus /></OwnTask>
-    <OwnTask><v-textarea v-model="form.reason" label="Why, as read" /></OwnTask>
-    <OwnTask><v-textarea v-model="form.todo" label="What to do" /></OwnTask>
-    <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">
-      from your phrases
-    </button>
-    <LazyPhraseShelf v-if="shelf" :station="form.station" @take="take" />
-    <OwnTask v-if="!form.target"
-      ><v-select :model-value="null" :items="aims" label="A target to measure, if you like" @update:model-value="aim"
-    /></OwnTask>
-    <div v-if="form.target" class="target">
-      <OwnTask><v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" /></OwnTask>
-      <OwnTask v-if="hasTarget"
-        ><v-text-field v-model.number="bound" type="number" label="Bound" class="bound"
-      /></OwnTask>
-    </div>
-    <p v-if="edits.problem" role="alert">{{ edits.problem }}</p>
-    <p class="marks">
-      Marks {{ markedAs }}; instead
-      <button v-for="[tool, words] in MARKS" :key="tool" type="button" class="word-link" @click="markAs(tool)">
-        {{ words }}
+    <InTurn>
+      <v-textarea v-model="form.what" label="What is wrong" autofocus :error-messages="wrong.what" />
+      <v-textarea v-model="form.reason" label="Why, as read" :error-messages="wrong.reason" />
+      <v-textarea v-model="form.todo" label="What to do" :error-messages="wrong.todo" />
+      <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">
+        from your phrases
       </button>
-      <button v-if="form.area" type="button" class="word-link" @click="place({ mark: null, area: null })">
-        the whole picture
-      </button>
-    </p>
-    <div class="actions">
-      <v-btn type="submit" :disabled="saving" variant="flat" color="primary" size="small">{{
-        id ? 'Save' : 'Mark it'
-      }}</v-btn>
-      <button type="button" class="word-link" @click="end">leave it</button>
-    </div>
+      <LazyPhraseShelf v-if="shelf" :station="form.station" @take="take" />
+      <v-select
+        v-if="!form.target"
+        :model-value="null"
+        :items="aims"
+        label="A target to measure, if you like"
+        @update:model-value="aim"
+      />
+      <div v-if="form.target" class="target">
+        <v-checkbox v-model="hasTarget" :label="`Target: ${describeTarget(form.target)}`" />
+        <v-text-field v-if="hasTarget" v-model.number="bound" type="number" label="Bound" class="bound" />
+      </div>
+      <p v-if="edits.problem" role="alert">{{ edits.problem }}</p>
+      <p class="marks">
+        Marks {{ markedAs }}; instead
+        <button v-for="[tool, words] in MARKS" :key="tool" type="button" class="word-link" @click="markAs(tool)">
+          {{ words }}
+        </button>
+        <button v-if="form.area" type="button" class="word-link" @click="place({ mark: null, area: null })">
+          the whole picture
+        </button>
+      </p>
+      <div class="actions">
+        <v-btn type="submit" :disabled="saving" variant="flat" color="primary" size="small">{{
+          id ? 'Save' : 'Mark it'
+        }}</v-btn>
+        <button type="button" class="word-link" @click="end">leave it</button>
+      </div>
+    </InTurn>
   </form>
 </template>
 

@@ -8,7 +8,8 @@ import { tagOf } from '~~/core/critique/stations/table'
 const bench = useBenchStore(),
   sight = useSightStore(),
   inHand = useInHandStore(),
-  edits = useEditsStore()
+  edits = useEditsStore(),
+  { beginCorrection } = useDrawFor()
 const corrections = computed(() => bench.critique.corrections ?? [])
 const tries = computed(() => corrections.value.filter(c => c.trial).length)
 

@@ -63,13 +63,7 @@ onBeforeUnmount(() => {
     /></span>
     <label
       >width
-      <input
-        v-model.number="width"
-        type="range"
-        min="0.003"
-        :max="TRIAL_LIMITS.strokeWidth"
-        step="0.001"
-        aria-label="Width of the stroke"
+      <SlideBar v-model="width" :low="0.003" :high="TRIAL_LIMITS.strokeWidth" :step="0.001" label="Width of the stroke"
     /></label>
     <button v-if="!full" class="word-link" :aria-pressed="painting" @click="painting ? pencil.drop() : paint()">
       {{ painting ? 'draw on the picture …' : 'a stroke' }}
@@ -114,6 +108,5 @@ label {
 }
 input {
   width: 80px;
-  accent-color: var(--l96);
 }
 </style>

@@ -1,83 +1,15 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import { stepWords } from '~~/core/critique/words'
+import { showsSomething } from '~~/core/trial/trial'
 import { PAINTER_STEPS } from '~~/core/wheel/steps'
-import type { EffectNumbers } from '~~/core/trial/effect'
-import { showsSomething, type Trial } from '~~/core/trial/trial'
 import type { Correction } from '~~/shared/critique'
-import { useBenchPicture } from '~/composables/usePicture'
-import {
-  NO_TRIAL,
-  settingOf,
-  TRIAL_SLIDERS,
-  withOperation,
-  withSetting,
-  type TrialSlider
-} from '~/composables/trialSliders'
+import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting } from '~/utils/trialSliders'
 
-/** Trying a correction on the picture: shown live while a slider moves, read before and after, kept with the correction. */
+/** Trying a correction on the picture: the sliders, and what is read before and after. */
 const props = defineProps<{ correction: Correction }>()
-const bench = useBenchStore(),
-  sight = useSightStore(),
-  edits = useEditsStore()
-const { client } = useBenchPicture()
+const sight = useSightStore()
+const { trial, before, after, change } = useTrial(() => props.correction)
 
-const trial = shallowRef<Trial>(props.correction.trial ?? NO_TRIAL)
-const before = shallowRef<EffectNumbers | null>(null),
-  after = shallowRef<EffectNumbers | null>(null)
-const wheel = computed(() => bench.report?.wheel ?? 'painter')
-
-function show() {
-  sight.trials = showsSomething(trial.value) ? [{ trial: trial.value, area: props.correction.area }] : []
-  if (sight.trials.length && sight.lens.name !== 'plain') sight.lens = { name: 'plain' }
-}
-const numbers = (of: Trial) =>
-  client
-    .call(w =>
-      w.effect(showsSomething(of) ? [{ trial: of, area: props.correction.area }] : [], [props.correction], wheel.value)
-    )
-    .then(
-      ([first]) => first ?? null,
-      () => null
-    )
-/** The picture is asked for first: it is looked at while the readings are still being taken. */
-async function read() {
-  await nextTick()
-  after.value = showsSomething(trial.value) ? await numbers(trial.value) : null
-  before.value ??= await numbers(NO_TRIAL)
-}
-const settle = useDebounceFn(async () => {
-  sight.sliding = false
-  const now = trial.value
-  await read()
-  if (bench.released || JSON.stringify(now) === JSON.stringify(props.correction.trial ?? NO_TRIAL)) return
-  await edits.changeCorrection(props.correction.id, { ...props.correction, trial: showsSomething(now) ? now : null })
-}, 450)
-function change(next: Trial) {
-  trial.value = next
-  sight.sliding = true
-  show()
-  void settle()
-}
-// Taken back, done again, or another window's: the sliders follow, unless the hand is on one.
-watch([() => props.correction.trial, () => edits.theirs], () => {
-  const kept = props.correction.trial ?? NO_TRIAL
-  if (sight.sliding || JSON.stringify(kept) === JSON.stringify(trial.value)) return
-  trial.value = kept
-  show()
-  void read()
-})
-onMounted(async () => {
-  show()
-  await read()
-})
-onBeforeUnmount(() => {
-  sight.trials = []
-  sight.sliding = false
-})
-
-const slide = (slider: TrialSlider, event: Event) =>
-  change(withSetting(trial.value, slider, Number((event.target as HTMLInputElement).value)))
 const hue = computed(() => trial.value.operations.find(o => o.kind === 'hue') ?? null)
 const steps = [
   { title: 'its own hue', value: -1 },
@@ -94,34 +26,31 @@ const lit = computed(() => trial.value.operations.some(o => o.kind === 'light'))
   <section class="trial" aria-label="Try it on the picture">
     <label v-for="s in TRIAL_SLIDERS" :key="s.kind" class="slider">
       <span>{{ s.less }}</span>
-      <input
-        type="range"
-        :min="s.low"
-        :max="s.high"
+      <SlideBar
+        :low="s.low"
+        :high="s.high"
         :step="s.step"
-        :value="settingOf(trial, s)"
-        :aria-label="`${s.less}, ${s.more}`"
-        @input="slide(s, $event)"
+        :model-value="settingOf(trial, s)"
+        :label="`${s.less}, ${s.more}`"
+        @update:model-value="change(withSetting(trial, s, $event))"
       />
       <span class="end">{{ s.more }}</span>
     </label>
     <div class="hue">
-      <OwnTask
-        ><v-select
-          :model-value="hue?.position ?? -1"
-          :items="steps"
-          label="Hue"
-          @update:model-value="turn($event, hue?.share ?? 0.5)"
-      /></OwnTask>
-      <input
+      <v-select
+        :model-value="hue?.position ?? -1"
+        :items="steps"
+        label="Hue"
+        @update:model-value="turn($event, hue?.share ?? 0.5)"
+      />
+      <SlideBar
         v-if="hue"
-        type="range"
-        min="0"
-        max="1"
-        step="0.05"
-        :value="hue.share"
-        aria-label="How far the hue is turned"
-        @input="turn(hue.position, Number(($event.target as HTMLInputElement).value))"
+        :low="0"
+        :high="1"
+        :step="0.05"
+        :model-value="hue.share"
+        label="How far the hue is turned"
+        @update:model-value="turn(hue.position, $event)"
       />
     </div>
     <p v-if="expected || blacks.length" class="more">
@@ -147,25 +76,23 @@ const lit = computed(() => trial.value.operations.some(o => o.kind === 'light'))
     <div class="more">
       <label
         >edge
-        <input
-          type="range"
-          min="0"
-          max="0.06"
-          step="0.002"
-          :value="trial.feather"
-          aria-label="How wide the edge fades"
-          @input="change({ ...trial, feather: Number(($event.target as HTMLInputElement).value) })"
+        <SlideBar
+          :low="0"
+          :high="0.06"
+          :step="0.002"
+          :model-value="trial.feather"
+          label="How wide the edge fades"
+          @update:model-value="change({ ...trial, feather: $event })"
       /></label>
       <label
         >strength
-        <input
-          type="range"
-          min="0"
-          max="1"
-          step="0.05"
-          :value="trial.strength"
-          aria-label="Strength of the trial"
-          @input="change({ ...trial, strength: Number(($event.target as HTMLInputElement).value) })"
+        <SlideBar
+          :low="0"
+          :high="1"
+          :step="0.05"
+          :model-value="trial.strength"
+          label="Strength of the trial"
+          @update:model-value="change({ ...trial, strength: $event })"
       /></label>
       <label v-if="correction.area"
         ><input type="checkbox" :checked="trial.outside" @change="change({ ...trial, outside: !trial.outside })" />
@@ -197,11 +124,6 @@ const lit = computed(() => trial.value.operations.some(o => o.kind === 'light'))
 .end {
   text-align: right;
 }
-input[type='range'] {
-  accent-color: var(--l96);
-  min-width: 0;
-  width: 100%;
-}
 .hue {
   margin-top: 6px;
   display: grid;
@@ -219,6 +141,10 @@ input[type='range'] {
   display: flex;
   gap: 6px;
   align-items: center;
+}
+.slider > input,
+.hue > input {
+  width: 100%;
 }
 .more input[type='range'] {
   width: 70px;

@@ -7,7 +7,8 @@ import { rubricSchema } from '~~/shared/score'
 const open = defineModel<boolean>({ required: true })
 const bench = useBenchStore()
 const list = ref<Quality[]>([]),
-  problem = ref('')
+  problem = ref(''),
+  { wrong, check } = useCheckedForm(rubricSchema, () => list.value)
 watch(open, now => {
   if (now) list.value = bench.critique.rubric.map(q => ({ ...q }))
   problem.value = ''
@@ -26,13 +27,10 @@ function add() {
   list.value = [...list.value, { key: `own-${n}`, title: '', station: null }]
 }
 async function keep() {
-  const checked = rubricSchema.safeParse(list.value)
-  if (!checked.success) {
-    problem.value = checked.error.issues[0]!.message
-    return
-  }
+  const body = check()
+  if (!body) return
   try {
-    await api(z.object({}), `/classes/${bench.piece.classId}/rubric`, { method: 'PUT', body: checked.data })
+    await api(z.object({}), `/classes/${bench.piece.classId}/rubric`, { method: 'PUT', body })
     await bench.refreshCritique()
     open.value = false
   } catch (error) {
@@ -53,6 +51,8 @@ async function keep() {
               :value="q.title"
               :aria-label="`Quality ${i + 1}`"
               maxlength="120"
+              :aria-invalid="wrong[i] !== undefined"
+              :aria-describedby="wrong[i] && `quality-${i}-wrong`"
               @input="word(i, ($event.target as HTMLInputElement).value)"
             />
             <button class="word-link" :disabled="i === 0" :aria-label="`move quality ${i + 1} up`" @click="move(i, -1)">
@@ -73,9 +73,10 @@ async function keep() {
             >
               remove
             </button>
+            <p v-if="wrong[i]" :id="`quality-${i}-wrong`" role="alert" class="wrong">{{ wrong[i] }}</p>
           </li>
         </ol>
-        <p v-if="problem" role="alert">{{ problem }}</p>
+        <p v-if="problem || wrong['']" role="alert">{{ problem || wrong[''] }}</p>
         <div class="actions">
           <v-btn @click="keep">Keep it</v-btn>
           <button class="word-link" @click="add">another quality</button>
@@ -104,6 +105,9 @@ li {
   grid-template-columns: 1fr auto auto auto;
   gap: 12px;
   align-items: center;
+}
+.wrong {
+  grid-column: 1 / -1;
 }
 input {
   background: var(--l20);

@@ -1,47 +1,42 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { DEFAULT_STANDARDS, type HouseStandards } from '~~/core/critique/standards'
+import type { HouseStandards } from '~~/core/critique/standards'
 import { standardsSchema } from '~~/shared/standards'
-import { SCHOOLS, STANDARD_FIELDS, shown, stored } from '~/composables/standardFields'
+import { SCHOOLS, STANDARD_FIELDS, shown, stored } from '~/utils/standardFields'
 
 /** The house standards of a class: every threshold with its meaning, the schools, and the way back to the shipped ones. */
 const props = defineProps<{ classId: number; className: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const open = defineModel<boolean>({ required: true })
 
-const standards = ref<HouseStandards | null>(null),
-  problem = ref(''),
-  saved = ref(false)
-watch(
-  open,
-  async now => {
-    if (!now) return
-    problem.value = ''
-    saved.value = false
-    try {
-      standards.value = await api(standardsSchema, `/classes/${props.classId}/standards`)
-    } catch (error) {
-      problem.value = messageOf(error)
-    }
-  },
-  { immediate: true }
-)
+const path = `/classes/${props.classId}/standards`
+const { data: standards, problem: unread, refresh } = useApiData(standardsSchema, path)
+const unsaved = ref(''),
+  saved = ref(false),
+  /** What is wrong with what was typed, by the standard it was typed at. */
+  wrong = shallowRef<Readonly<Record<string, string>>>({})
+const problem = computed(() => unsaved.value || unread.value)
+watch(open, () => {
+  unsaved.value = ''
+  saved.value = false
+  wrong.value = {}
+})
 async function keep(next: HouseStandards | null) {
+  const checked = next && standardsSchema.safeParse(next)
+  wrong.value = checked && !checked.success ? fieldErrors(checked.error) : {}
+  if (checked && !checked.success) return
   try {
-    const checked = next && standardsSchema.safeParse(next)
-    if (checked && !checked.success) {
-      problem.value = checked.error.issues[0]!.message
-      return
-    }
-    await api(z.object({}), `/classes/${props.classId}/standards`, { method: 'PUT', body: next })
-    standards.value = next ?? DEFAULT_STANDARDS
-    problem.value = ''
+    await api(z.object({}), path, { method: 'PUT', body: next })
+    await refresh()
+    unsaved.value = ''
     saved.value = true
     emit('changed')
   } catch (error) {
-    problem.value = messageOf(error)
+    unsaved.value = messageOf(error)
   }
 }
+/** A standard of two numbers is wrong once. */
+const firstOf = (name: string) => STANDARD_FIELDS.find(f => f.name === name)
 const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...part })
 </script>
 
@@ -51,7 +46,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
       <div class="dialog-sheet small">
         <h2 id="standards-title">House standards of {{ className }}</h2>
         <p class="quiet-text">Readings follow at once. The numbers measured never change with them.</p>
-        <OwnTask v-if="standards">
+        <template v-if="standards">
           <fieldset v-for="school in SCHOOLS" :key="school.name">
             <legend>{{ school.title }}</legend>
             <label v-for="[value, words] in school.options" :key="value"
@@ -73,11 +68,13 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
               type="number"
               :step="f.step"
               :value="shown(f, standards)"
+              :aria-invalid="wrong[f.name] !== undefined"
               @change="set(stored(f, standards, Number(($event.target as HTMLInputElement).value)))"
             />
             <em>{{ f.unit }}</em>
+            <strong v-if="wrong[f.name] && f === firstOf(f.name)" role="alert">{{ wrong[f.name] }}</strong>
           </label>
-        </OwnTask>
+        </template>
         <p v-if="problem" role="alert">{{ problem }}</p>
         <div class="actions">
           <v-btn @click="open = false">Done</v-btn
@@ -132,6 +129,10 @@ input[type='radio'] {
   font: inherit;
   text-align: right;
   width: 76px;
+}
+.field strong {
+  grid-column: 1 / -1;
+  font-weight: 600;
 }
 em {
   font-style: normal;

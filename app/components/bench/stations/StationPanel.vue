@@ -17,9 +17,11 @@ const toExercise = () => emit('exercise')
 </script>
 
 <template>
-  <OwnTask v-for="(part, i) in partsOf(here)" :key="i">
-    <ReadingList v-if="part === 'readings'" :readings="readings" @exercise="toExercise" />
-    <AreaPanel v-else-if="part === 'areas'" />
-    <component :is="part" v-else />
-  </OwnTask>
+  <InTurn>
+    <template v-for="(part, i) in partsOf(here)" :key="i">
+      <ReadingList v-if="part === 'readings'" :readings="readings" @exercise="toExercise" />
+      <AreaPanel v-else-if="part === 'areas'" />
+      <component :is="part" v-else />
+    </template>
+  </InTurn>
 </template>

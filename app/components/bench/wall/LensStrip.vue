@@ -8,8 +8,7 @@ const props = defineProps<{ choices: readonly LensChoice[] }>()
 const sight = useSightStore()
 const { ask, ready } = useBenchPicture()
 
-const canvases = ref<HTMLCanvasElement[]>([])
-const same = (choice: LensChoice): boolean => JSON.stringify(choice.request) === JSON.stringify(sight.lens)
+const canvases: (HTMLCanvasElement | null)[] = []
 
 /** A task later than the station that brings them. */
 const hung = shallowRef(props.choices)
@@ -20,15 +19,25 @@ watch(
     hung.value = now
   }
 )
+const radios = computed(() =>
+  hung.value.map((c, i) => ({ key: JSON.stringify(c.request), label: c.label, hint: `${c.label} (${i + 1})` }))
+)
+const chosen = computed({
+  get: () => JSON.stringify(sight.lens),
+  set: key => {
+    const choice = hung.value.find(c => JSON.stringify(c.request) === key)
+    if (choice) sight.lens = choice.request
+  }
+})
 watch(
   [hung, ready],
-  async ([choices]) => {
+  async ([lenses]) => {
     if (!ready.value) return
     await nextTick()
-    for (const [i, choice] of choices.entries()) {
-      if (choices !== hung.value) return
+    for (const [i, choice] of lenses.entries()) {
+      if (lenses !== hung.value) return
       const bitmap = await ask(w => w.lens(choice.request, 150))
-      const canvas = canvases.value[i]
+      const canvas = canvases[i]
       if (!bitmap || !canvas) return
       canvas.width = bitmap.width
       canvas.height = bitmap.height
@@ -41,27 +50,17 @@ watch(
 </script>
 
 <template>
-  <div class="strip" role="radiogroup" aria-label="Lens">
-    <button
-      v-for="(choice, i) in hung"
-      :key="choice.label"
-      role="radio"
-      :aria-checked="same(choice)"
-      :title="`${choice.label} (${i + 1})`"
-      @click="sight.lens = choice.request"
-    >
-      <canvas ref="canvases" aria-hidden="true" />
-      <span>{{ choice.label }}</span>
-    </button>
-  </div>
+  <ChoiceGroup v-slot="{ choice, index }" v-model="chosen" class="strip" label="Lens" :choices="radios">
+    <canvas :ref="el => (canvases[index] = el as HTMLCanvasElement | null)" aria-hidden="true" />
+    <span>{{ choice.label }}</span>
+  </ChoiceGroup>
 </template>
 
 <style scoped>
 .strip {
-  display: flex;
   gap: 6px;
 }
-button {
+.strip :deep(label) {
   color: var(--l0);
   font-size: 11px;
   line-height: 1.3;
@@ -77,11 +76,11 @@ canvas {
   border: 1px solid transparent;
   margin: 0 auto;
 }
-button[aria-checked='true'] canvas {
+.strip :deep(.chosen) canvas {
   outline: 2px solid var(--l100);
   outline-offset: 0;
 }
-button[aria-checked='true'] span {
+.strip :deep(.chosen) span {
   font-weight: 600;
 }
 </style>

@@ -21,9 +21,7 @@ const bench = useBenchStore()
     @pointercancel="hand.leave"
     @wheel="hand.wheel"
   >
-    <OwnTask :key="String(bench.unseen)"
-      ><WallMarks :frame="frame" :top="top" :cross="cross" @open="emit('open', $event)"
-    /></OwnTask>
+    <WallMarks :key="String(bench.unseen)" :frame="frame" :top="top" :cross="cross" @open="emit('open', $event)" />
   </Stage>
 </template>
 

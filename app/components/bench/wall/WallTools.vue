@@ -25,13 +25,13 @@ const turned = computed(() => Math.round(wall.view.angleDeg))
       <button class="word-link" @click="wall.turn(90)">quarter turn</button>
       <label class="turn"
         >tilt
-        <input
-          type="range"
-          min="-180"
-          max="180"
-          step="1"
-          :value="turned"
-          @input="wall.turn(Number(($event.target as HTMLInputElement).value) - wall.view.angleDeg)"
+        <SlideBar
+          :low="-180"
+          :high="180"
+          :step="1"
+          :model-value="turned"
+          label="Tilt in degrees"
+          @update:model-value="wall.turn($event - wall.view.angleDeg)"
         />
         {{ turned }}°</label
       >

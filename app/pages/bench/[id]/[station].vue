@@ -9,6 +9,6 @@ const BenchScreen = defineAsyncComponent(bringBench)
 <!-- Leaving the desk is one task, setting up the bench another. -->
 <template>
   <div>
-    <OwnTask><BenchScreen /></OwnTask>
+    <InTurn><BenchScreen /></InTurn>
   </div>
 </template>

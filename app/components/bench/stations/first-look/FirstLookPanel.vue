@@ -81,31 +81,29 @@ onBeforeUnmount(noteAbout)
         {{ picking ? 'click on the picture …' : bench.notes.firstEye ? 'somewhere else' : 'show it on the picture' }}
       </button>
       <p class="question">2. What is it about?</p>
-      <OwnTask
-        ><v-textarea
-          v-model="about"
-          label="The one thing this piece is about"
-          :rows="1"
-          maxlength="500"
-          :readonly="bench.released"
-          @update:model-value="keptAbout.keep"
-          @blur="noteAbout"
-      /></OwnTask>
+      <v-textarea
+        v-model="about"
+        label="The one thing this piece is about"
+        :rows="1"
+        maxlength="500"
+        :readonly="bench.released"
+        @update:model-value="keptAbout.keep"
+        @blur="noteAbout"
+      />
       <p v-if="bench.notes.firstEye && bench.piece.about" class="quiet-text">
         {{ bench.piece.learner.name }} wrote: {{ bench.piece.about }}
       </p>
       <p class="question">3. Two things that work</p>
-      <OwnTask
-        ><v-textarea
-          v-model="works"
-          label="One a line"
-          :rows="2"
-          maxlength="2000"
-          :readonly="bench.released"
-          class="serif"
-          @update:model-value="edited"
-          @blur="write"
-      /></OwnTask>
+      <v-textarea
+        v-model="works"
+        label="One a line"
+        :rows="2"
+        maxlength="2000"
+        :readonly="bench.released"
+        class="serif"
+        @update:model-value="edited"
+        @blur="write"
+      />
       <button class="word-link" @click="look">look once more</button>
     </template>
   </section>

@@ -8,15 +8,17 @@ const harmony = computed(() => (bench.report && isMeasured(bench.report.harmony)
 
 <template>
   <section v-if="harmony" aria-label="Amounts of colour">
-    <ProportionBars v-if="isMeasured(harmony.families)" :families="harmony.families" :wheel="bench.known.wheel" />
-    <OwnTask><ScatterChart /></OwnTask>
-    <ul class="palette" aria-label="Palette">
-      <li v-for="s in harmony.palette" :key="s.hex">
-        <i :style="{ background: s.hex }" /><span>{{ s.step ?? '' }} {{ s.kind }}</span
-        ><span class="share">{{ Math.round(s.value) }}</span
-        ><span class="share">{{ Math.round(100 * s.share) }} %</span>
-      </li>
-    </ul>
+    <InTurn>
+      <ProportionBars v-if="isMeasured(harmony.families)" :families="harmony.families" :wheel="bench.known.wheel" />
+      <ScatterChart />
+      <ul class="palette" aria-label="Palette">
+        <li v-for="s in harmony.palette" :key="s.hex">
+          <i :style="{ background: s.hex }" /><span>{{ s.step ?? '' }} {{ s.kind }}</span
+          ><span class="share">{{ Math.round(s.value) }}</span
+          ><span class="share">{{ Math.round(100 * s.share) }} %</span>
+        </li>
+      </ul>
+    </InTurn>
   </section>
 </template>
 

@@ -45,18 +45,13 @@ function switchTo(wheel: WheelName) {
 
 <template>
   <section v-if="harmony" aria-label="Colours on the wheel">
-    <div class="wheels" role="radiogroup" aria-label="Wheel">
-      <button
-        v-for="w in WHEEL_NAMES"
-        :key="w"
-        role="radio"
-        :aria-checked="w === wheel"
-        class="word-link"
-        @click="switchTo(w)"
-      >
-        {{ w }}
-      </button>
-    </div>
+    <ChoiceGroup
+      class="wheels"
+      label="Wheel"
+      :choices="WHEEL_NAMES.map(w => ({ key: w, label: w }))"
+      :model-value="wheel"
+      @update:model-value="switchTo($event as WheelName)"
+    />
     <WheelChart
       v-if="hues"
       :hues="hues"
@@ -68,14 +63,13 @@ function switchTo(wheel: WheelName) {
     />
     <label v-if="current" class="turning"
       ><span>turn the scheme</span
-      ><input
-        type="range"
-        min="0"
-        max="359"
-        step="1"
-        :value="Math.round(current.rotation)"
-        aria-label="Rotation of the scheme in degrees"
-        @input="turn(Number(($event.target as HTMLInputElement).value))"
+      ><SlideBar
+        :low="0"
+        :high="359"
+        :step="1"
+        :model-value="Math.round(current.rotation)"
+        label="Rotation of the scheme in degrees"
+        @update:model-value="turn"
       /><span class="share">{{ Math.round(current.rotation) }}°</span></label
     >
     <ol v-if="ranking.length" class="ranking" aria-label="Schemes in the order they fit">
@@ -99,15 +93,14 @@ function switchTo(wheel: WheelName) {
 
 <style scoped>
 .wheels {
-  display: flex;
   gap: 16px;
   padding: 6px 0;
   color: var(--panel-quiet);
 }
-.wheels [aria-checked='true'] {
+.wheels :deep(.chosen) {
   color: var(--panel-ink);
   font-weight: 600;
-  border-bottom-width: 2px;
+  border-bottom: 2px solid;
 }
 .turning {
   display: grid;
@@ -117,10 +110,6 @@ function switchTo(wheel: WheelName) {
   font-size: 13px;
   color: var(--panel-quiet);
   padding: 0 4px;
-}
-.turning input {
-  accent-color: var(--l96);
-  min-width: 0;
 }
 .ranking {
   list-style: none;

@@ -1,67 +1,37 @@
 <script setup lang="ts">
-import { GREYS } from '~/theme/greys'
-import type { CustomSeriesRenderItem, CustomSeriesRenderItemAPI } from 'echarts'
+import type { EChartsOption } from 'echarts'
 import VChart from 'vue-echarts'
-import { CHART_QUIET, CHART_UPDATE, useDrawnChart } from '~/composables/chart'
+import { GREYS } from '~/theme/greys'
 import { useAsked } from '~/composables/usePicture'
+import { CHART_BASE, CHART_UPDATE, chartAxis } from '~/utils/chart'
 
 /** Value against saturation: each dot is a place of the picture in its own colour. A cloud in one spot is a picture in one tone. */
 const points = useAsked(() => w => w.scatter())
 /** Chroma that the right edge stands for: beyond it lie only a few pigments. */
 const MOST = 0.26
+/** So many dots are drawn in one frame. */
+const A_FRAME = 80
 
-const placed = (api: CustomSeriesRenderItemAPI) => ({
-  left: 24,
-  top: 8,
-  width: api.getWidth() - 54,
-  bottom: api.getHeight() - 18
+const base = (): EChartsOption => ({
+  ...CHART_BASE,
+  grid: { left: 34, right: 34, top: 10, bottom: 20 },
+  xAxis: chartAxis(MOST, ['grey', 'strong']),
+  yAxis: chartAxis(100, ['0', '100'])
 })
-const axes: CustomSeriesRenderItem = (_params, api) => {
-  const { left, top, width, bottom } = placed(api)
-  const text = (words: string, x: number, y: number, align: 'left' | 'right') => ({
-    type: 'text' as const,
-    style: { text: words, x, y, fill: CHART_QUIET, font: '11px "Instrument Sans Variable"', align },
-    silent: true
-  })
-  return {
-    type: 'group',
-    children: [
-      {
-        type: 'polyline',
-        shape: {
-          points: [
-            [left, top],
-            [left, bottom],
-            [left + width, bottom]
-          ]
-        },
-        style: { stroke: CHART_QUIET, lineWidth: 1, fill: 'none' },
-        silent: true
-      },
-      text('100', 0, 2, 'left'),
-      text('0', 8, bottom - 10, 'left'),
-      text('grey', left, bottom + 4, 'left'),
-      text('strong', left + width, bottom + 4, 'right')
-    ]
+const option = useStagedChart(base, () => [
+  {
+    type: 'scatter',
+    progressive: A_FRAME,
+    progressiveThreshold: A_FRAME,
+    symbolSize: 4.4,
+    emphasis: { disabled: true },
+    data: (points.value ?? []).map(p => ({
+      value: [Math.min(MOST, p.chroma), p.value],
+      name: `value ${Math.round(p.value)}`,
+      itemStyle: { color: p.hex, borderColor: GREYS.l20, borderWidth: 0.4 }
+    })),
+    tooltip: { formatter: '{b}' }
   }
-}
-const dot: CustomSeriesRenderItem = ({ dataIndex }, api) => {
-  const { left, top, width, bottom } = placed(api),
-    p = points.value![dataIndex]!
-  return {
-    type: 'circle',
-    shape: {
-      cx: left + (width * Math.min(MOST, p.chroma)) / MOST,
-      cy: bottom - ((bottom - top) * p.value) / 100,
-      r: 2.2
-    },
-    style: { fill: p.hex, stroke: GREYS.l20, lineWidth: 0.4 },
-    silent: true
-  }
-}
-const option = useDrawnChart(() => [
-  { render: axes, items: [0] },
-  { render: dot, items: (points.value ?? []).map((_, i) => i) }
 ])
 </script>
 

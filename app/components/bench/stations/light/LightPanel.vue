@@ -88,9 +88,7 @@ const asking = computed(() =>
     <div v-if="!bench.released" class="add">
       <p v-if="asking" role="status">{{ asking }} <button class="word-link" @click="pencil.drop()">no</button></p>
       <template v-else>
-        <OwnTask
-          ><v-text-field v-model="name" label="Material (the clay pot)" maxlength="40" @keydown.enter="add"
-        /></OwnTask>
+        <v-text-field v-model="name" label="Material (the clay pot)" maxlength="40" @keydown.enter="add" />
         <button class="word-link" @click="add">pick it in the light, then in the shadow</button>
         <button class="word-link" @click="pickAround">
           {{

@@ -42,14 +42,7 @@ const point = (list: readonly { x: number; y: number }[]) => {
   <section aria-label="Values" class="values">
     <label class="groups">
       <span>in {{ countWord(count) }} values</span>
-      <input
-        v-model.number="count"
-        type="range"
-        min="2"
-        max="6"
-        step="1"
-        aria-label="How many values the picture is shown in"
-      />
+      <SlideBar v-model="count" :low="2" :high="6" :step="1" label="How many values the picture is shown in" />
     </label>
     <div v-if="black.length" class="patches">
       <h3>Flat black <button class="word-link" @click="point(black)">show where</button></h3>
@@ -86,7 +79,6 @@ const point = (list: readonly { x: number; y: number }[]) => {
 }
 .groups input {
   flex: 1;
-  accent-color: var(--l96);
 }
 .patches {
   padding: 10px 0;

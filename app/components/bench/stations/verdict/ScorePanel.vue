@@ -9,7 +9,17 @@ const editing = ref(false)
 const qualities = computed<readonly Quality[]>(() => bench.critique.score?.qualities ?? bench.critique.rubric)
 const scores = computed(() => bench.critique.score?.scores ?? {})
 const result = computed(() => scoreRubric(Object.values(scores.value)))
-const CHOICES = Array.from({ length: HIGHEST_SCORE }, (_, i) => i + 1)
+const CHOICES = [
+  ...Array.from({ length: HIGHEST_SCORE }, (_, i) => ({ key: `${i + 1}`, label: `${i + 1}` })),
+  { key: 'not-applicable', label: 'n/a' }
+]
+const scoreOf = (key: string): Score => (key === 'not-applicable' ? key : Number(key))
+/** At a quality a digit is its score, not a lens. */
+function byDigit(quality: string, event: KeyboardEvent) {
+  if (bench.released || !CHOICES.some(c => c.key === event.key)) return
+  event.stopPropagation()
+  void give(quality, scoreOf(event.key))
+}
 
 const give = (key: string, score: Score) =>
   edits.score(now => ({
@@ -33,27 +43,15 @@ const band = (score: Score | undefined): string =>
           {{ q.title }} <span class="band">{{ band(scores[q.key]) }}</span>
         </p>
         <p v-if="evidence(q)" class="evidence">{{ evidence(q) }}</p>
-        <div class="choices" role="radiogroup" :aria-label="q.title">
-          <button
-            v-for="n in CHOICES"
-            :key="n"
-            role="radio"
-            :aria-checked="scores[q.key] === n"
-            :disabled="bench.released"
-            @click="give(q.key, n)"
-          >
-            {{ n }}
-          </button>
-          <button
-            role="radio"
-            class="none"
-            :aria-checked="scores[q.key] === 'not-applicable'"
-            :disabled="bench.released"
-            @click="give(q.key, 'not-applicable')"
-          >
-            n/a
-          </button>
-        </div>
+        <ChoiceGroup
+          class="choices"
+          :label="q.title"
+          :choices="CHOICES"
+          :model-value="String(scores[q.key] ?? '')"
+          :disabled="bench.released"
+          @update:model-value="give(q.key, scoreOf($event!))"
+          @keydown="byDigit(q.key, $event)"
+        />
       </li>
     </ol>
     <p v-if="result" role="status" class="sum">{{ result.sum }} of {{ result.most }}, {{ result.percent }} %</p>
@@ -94,19 +92,20 @@ ol {
   font-size: 12px;
 }
 .choices {
-  display: flex;
   gap: 2px;
   margin-top: 3px;
 }
-.choices button {
+.choices :deep(label) {
   flex: 1;
   height: 24px;
+  line-height: 22px;
+  text-align: center;
   border: 1px solid var(--l40);
 }
-.choices .none {
+.choices :deep(label:last-child) {
   flex: 1.6;
 }
-.choices [aria-checked='true'] {
+.choices :deep(.chosen) {
   background: var(--l96);
   color: var(--l5);
   font-weight: 600;

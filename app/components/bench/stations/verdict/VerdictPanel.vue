@@ -51,78 +51,75 @@ async function release() {
 
 <template>
   <section class="verdict" aria-label="Verdict">
-    <p v-if="bench.released" class="words">
-      Released on {{ dayWords(bench.critique.releasedAt!) }}. {{ bench.piece.learner.name }} can read it.
-    </p>
-    <template v-if="bench.released">
-      <p v-if="bench.critique.amendedNote" class="quiet-text">Changed since: {{ bench.critique.amendedNote }}</p>
-      <div v-if="bench.critique.questionBack" class="back">
-        <p class="question">{{ bench.piece.learner.name }} asks: “{{ bench.critique.questionBack }}”</p>
-        <v-textarea v-model="answer" label="Your answer" maxlength="2000" class="serif" />
-        <v-btn
-          size="small"
-          :disabled="!answer.trim() || answer === bench.critique.answer"
-          @click="edits.answer(answer)"
-          >{{ bench.critique.answer ? 'Change the answer' : 'Answer' }}</v-btn
-        >
-      </div>
-      <button class="word-link" @click="edits.withdraw()">take it back to change it</button>
-    </template>
-    <button v-if="canPropose" class="word-link" @click="propose">propose words from what is marked and read</button>
-    <OwnTask
-      ><v-textarea
+    <InTurn>
+      <p v-if="bench.released" class="words">
+        Released on {{ dayWords(bench.critique.releasedAt!) }}. {{ bench.piece.learner.name }} can read it.
+      </p>
+      <template v-if="bench.released">
+        <p v-if="bench.critique.amendedNote" class="quiet-text">Changed since: {{ bench.critique.amendedNote }}</p>
+        <div v-if="bench.critique.questionBack" class="back">
+          <p class="question">{{ bench.piece.learner.name }} asks: “{{ bench.critique.questionBack }}”</p>
+          <v-textarea v-model="answer" label="Your answer" maxlength="2000" class="serif" />
+          <v-btn
+            size="small"
+            :disabled="!answer.trim() || answer === bench.critique.answer"
+            @click="edits.answer(answer)"
+            >{{ bench.critique.answer ? 'Change the answer' : 'Answer' }}</v-btn
+          >
+        </div>
+        <button class="word-link" @click="edits.withdraw()">take it back to change it</button>
+      </template>
+      <button v-if="canPropose" class="word-link" @click="propose">propose words from what is marked and read</button>
+      <v-textarea
         v-model="works"
         label="What works, first"
         :readonly="bench.released"
         class="serif"
         @update:model-value="edited"
         @blur="write"
-    /></OwnTask>
-    <ol v-if="bench.critique.corrections.length" class="corrections">
-      <li v-for="c in bench.critique.corrections" :key="c.id">
-        <b>{{ tagOf(c) }}</b> {{ c.what }}
-      </li>
-    </ol>
-    <p v-else class="quiet-text">No correction is marked yet.</p>
-    <OwnTask v-if="!bench.released"
-      ><LazyRichEditor
+      />
+      <ol v-if="bench.critique.corrections.length" class="corrections">
+        <li v-for="c in bench.critique.corrections" :key="c.id">
+          <b>{{ tagOf(c) }}</b> {{ c.what }}
+        </li>
+      </ol>
+      <p v-else class="quiet-text">No correction is marked yet.</p>
+      <LazyRichEditor
+        v-if="!bench.released"
         v-model="verdict"
         label="Verdict and the next step"
         short="Verdict"
         @update:model-value="edited"
         @blur="write"
-    /></OwnTask>
-    <RichText v-else :words="verdict" />
-    <div class="exercise">
-      <OwnTask
-        ><v-select
+      />
+      <RichText v-else :words="verdict" />
+      <div class="exercise">
+        <v-select
           v-model="exercise"
           :items="exercises"
           label="Exercise"
           :readonly="bench.released"
           @update:model-value="assign"
-      /></OwnTask>
-      <OwnTask
-        ><v-text-field
+        />
+        <v-text-field
           v-if="exercise"
           v-model="dueOn"
           type="date"
           label="Due on"
           :readonly="bench.released"
           @change="assign"
-      /></OwnTask>
-    </div>
-    <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
-    <OwnTask v-if="scoring"><ScorePanel /></OwnTask>
-    <div v-if="!bench.released" class="actions">
-      <v-btn variant="flat" color="primary" @click="asking = true">Release to {{ bench.piece.learner.name }}</v-btn>
-      <NuxtLink :to="`/critique/${bench.piece.id}`" class="preview"
-        >see it as {{ bench.piece.learner.name.split(' ')[0] }} will</NuxtLink
-      >
-    </div>
-    <OwnTask
-      ><TakeAway :submission-id="bench.piece.id" :editable="!bench.released" @changed="bench.refreshCritique()"
-    /></OwnTask>
+        />
+      </div>
+      <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
+      <ScorePanel v-if="scoring" />
+      <div v-if="!bench.released" class="actions">
+        <v-btn variant="flat" color="primary" @click="asking = true">Release to {{ bench.piece.learner.name }}</v-btn>
+        <NuxtLink :to="`/critique/${bench.piece.id}`" class="preview"
+          >see it as {{ bench.piece.learner.name.split(' ')[0] }} will</NuxtLink
+        >
+      </div>
+      <TakeAway :submission-id="bench.piece.id" :editable="!bench.released" @changed="bench.refreshCritique()" />
+    </InTurn>
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>
         <div class="dialog-sheet">

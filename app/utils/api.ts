@@ -35,6 +35,8 @@ export async function api<S extends z.ZodType>(schema: S, path: string, options:
   return schema.parse(data)
 }
 
-/** The sentence of anything that was thrown. */
-export const messageOf = (error: unknown): string =>
-  error instanceof AppError ? error.message : 'Something went wrong here. Try again.'
+/** The sentence of anything that was thrown, by `api` or by what the framework wrapped around it. */
+export function messageOf(error: unknown): string {
+  const thrown = error instanceof Error && error.cause instanceof AppError ? error.cause : error
+  return thrown instanceof AppError ? thrown.message : 'Something went wrong here. Try again.'
+}
