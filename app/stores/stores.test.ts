@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { standardsSchema } from '../../shared/standards'
 import { trialSchema } from '../../shared/trial'
-import { SCHOOLS, shown, STANDARD_FIELDS, stored } from '../utils/standardFields'
+import { SCHOOLS, shownStandard, STANDARD_FIELDS, storedStandard } from '../utils/standardFields'
 import { NO_TRIAL, settingOf, TRIAL_SLIDERS, withOperation, withSetting } from '../utils/trialSliders'
 import { createHistory } from '../edits/history'
 import { usePencilStore } from './pencil'
@@ -71,10 +71,16 @@ describe('forms', () => {
   it('show every standard and store it as it was: nothing drifts through the percent', () => {
     const names = new Set([...STANDARD_FIELDS.map(f => f.name), ...SCHOOLS.map(s => s.name)])
     expect([...names].sort()).toEqual(Object.keys(DEFAULT_STANDARDS).sort())
-    const again = STANDARD_FIELDS.reduce((all, f) => ({ ...all, ...stored(f, all, shown(f, all)) }), DEFAULT_STANDARDS)
+    const again = STANDARD_FIELDS.reduce(
+      (all, f) => ({ ...all, ...storedStandard(f, all, shownStandard(f, all)) }),
+      DEFAULT_STANDARDS
+    )
     expect(standardsSchema.parse(again)).toEqual(DEFAULT_STANDARDS)
     const black = STANDARD_FIELDS.find(f => f.name === 'nearBlack')!
-    expect([shown(black, DEFAULT_STANDARDS), stored(black, DEFAULT_STANDARDS, 3.5)]).toEqual([2, { nearBlack: 0.035 }])
+    expect([shownStandard(black, DEFAULT_STANDARDS), storedStandard(black, DEFAULT_STANDARDS, 3.5)]).toEqual([
+      2,
+      { nearBlack: 0.035 }
+    ])
   })
 
   it("keep a trial's operations in their order, and drop one that is back at neutral", () => {

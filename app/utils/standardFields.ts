@@ -164,13 +164,13 @@ export const SCHOOLS = [
 const round = (n: number): number => Math.round(n * 1e6) / 1e6
 
 /** The number on screen. */
-export function shown({ name, part, times }: StandardField, standards: HouseStandards): number {
+export function shownStandard({ name, part, times }: StandardField, standards: HouseStandards): number {
   const value = standards[name] as number | Record<string, number>
   return round(times * (typeof value === 'number' ? value : value[part!]!))
 }
 
 /** The change that a number typed in makes. */
-export function stored(
+export function storedStandard(
   { name, part, times }: StandardField,
   standards: HouseStandards,
   typed: number

@@ -4,6 +4,7 @@ import { AppError } from '../../shared/errors'
 import type { Critique } from '../../shared/critique'
 import { STAGE_WORDS, type Submission } from '../../shared/submission'
 import { tagOf } from '../../core/critique/stations/table'
+import { findingsShown } from '../../core/critique/findings'
 import { keyReadings } from '../../core/critique/key-readings'
 import { scoreRubric } from '../../core/critique/rubric'
 import { describeTarget } from '../../core/critique/target'
@@ -15,7 +16,8 @@ import { db } from '../db/pool'
 import type { Paper } from '../work/sheet/document'
 import type { SheetRequest } from '../work/sheet/sheet'
 
-const READINGS = 6
+const READINGS = 6,
+  FINDINGS = 3
 const day = (iso: string): string => format(new Date(iso), 'd MMMM yyyy')
 
 /** @throws AppError while the piece is not measured. */
@@ -35,6 +37,7 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
   return {
     report,
     paper,
+    findings: findingsShown({ corrections, readings, report, standards: critique.standards }, FINDINGS),
     trials: corrections.flatMap(({ trial, area }) => (trial ? [{ trial, area }] : [])),
     words: {
       title: submission.title,

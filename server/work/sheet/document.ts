@@ -38,6 +38,12 @@ export interface SheetPictures {
   readonly picture: string
   /** With all trials applied; null when there is none. */
   readonly after: string | null
+  /** Seen through a lens, with the corrections it shows by their place in the list. */
+  readonly findings: readonly {
+    readonly picture: string
+    readonly label: string
+    readonly corrections: readonly number[]
+  }[]
   readonly report: Report
   /** Counts in equal bins of value. */
   readonly counts: readonly number[]
@@ -119,6 +125,41 @@ function readingContent(r: Reading): Content {
   }
 }
 
+/** Each finding small, as its lens shows it, with its own marks alone; side by side. */
+function findingsContent(words: SheetWords, pictures: SheetPictures, across: number): Content[] {
+  if (pictures.findings.length === 0) return []
+  const gap = 12,
+    [width, height] = fitted(pictures, (across - 2 * gap) / 3, 130)
+  const columns = pictures.findings.map(({ picture, label, corrections }) => {
+    const marks = corrections.map(at => words.corrections[at]!)
+    return {
+      width,
+      stack: [hung(picture, { marks, width, height }), small(`${marks.map(m => m.tag).join(', ')}: ${label}`)]
+    }
+  })
+  return [{ columns, columnGap: gap, margin: [0, 6, 0, 2], unbreakable: true }]
+}
+
+/** The values with their range and the colours on the wheel. @param laid beside an upright picture there is room for one under the other. */
+function chartsContent({ report, counts }: SheetPictures, laid: 'row' | 'column'): Content[] {
+  const width = 140
+  const charts: { readonly stack: Content[]; readonly width: number }[] = []
+  if (isMeasured(report.value)) {
+    const { darkest, lightest } = report.value,
+      words = `values, ${Math.round(darkest)} to ${Math.round(lightest)} of 100`
+    charts.push({ stack: [{ svg: valuesSvg(report.value, { counts, width }) }, small(words)], width: width + 20 })
+  }
+  if (isMeasured(report.harmony))
+    charts.push({
+      stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')],
+      width: 100
+    })
+  const margin: [number, number, number, number] = [0, 12, 0, 6]
+  return laid === 'row'
+    ? [{ columns: charts, margin, unbreakable: true }]
+    : charts.map(({ stack }): Content => ({ stack, margin, unbreakable: true }))
+}
+
 /** @param paper its size. @returns a definition without a single outside reference. */
 export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper: Paper): TDocumentDefinitions {
   const across = PAGE[paper][0] - 2 * MARGIN,
@@ -127,28 +168,8 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
   const half = (across - 12) / 2,
     [halfWidth, halfHeight] = fitted(pictures, half, 220)
   const works = section('What works', words.works.map(said))
-  const charts: Content[] = [
-    {
-      columns: [
-        ...(isMeasured(report.value)
-          ? [
-              {
-                stack: [
-                  { svg: valuesSvg(report.value, { counts: pictures.counts, width: 140 }) },
-                  small(`values, ${Math.round(report.value.darkest)} to ${Math.round(report.value.lightest)} of 100`)
-                ],
-                width: 160
-              }
-            ]
-          : []),
-        ...(isMeasured(report.harmony)
-          ? [{ stack: [{ svg: familiesSvg(report.harmony, report.wheel) }, small('colours on the wheel')], width: 100 }]
-          : [])
-      ],
-      margin: [0, 12, 0, 6],
-      unbreakable: true
-    } as Content
-  ]
+  const upright = width < 0.6 * across,
+    charts = chartsContent(pictures, upright ? 'column' : 'row')
   const compared: Content[] = pictures.after
     ? [
         {
@@ -172,7 +193,7 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
       ? [typeset(`“${words.question}”`, 'Serif', { italics: true, fontSize: 11, margin: [0, 4, 0, 0] })]
       : []),
     // Beside an upright picture there is room for words.
-    ...(width < 0.6 * across
+    ...(upright
       ? [
           {
             columns: [
@@ -190,13 +211,13 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
           } as Content,
           ...works
         ]),
-    ...section('To change, in this order', words.corrections.map(correctionContent)),
+    ...section('To change, in this order', [
+      ...words.corrections.map(correctionContent),
+      ...findingsContent(words, pictures, across)
+    ]),
     ...section('The next step', words.verdict ? richContent(words.verdict) : []),
     ...section('Before, and as it could be', compared),
-    ...section('What else was measured', [
-      ...(width < 0.6 * across ? [] : charts),
-      ...words.readings.map(readingContent)
-    ]),
+    ...section('What else was measured', [...(upright ? [] : charts), ...words.readings.map(readingContent)]),
     ...section('Score', words.score ? [said(words.score)] : []),
     ...(words.exercise
       ? section(`Exercise: ${words.exercise.title}`, [

@@ -32,6 +32,7 @@ const request: SheetRequest = {
   trials: [
     { trial: { outside: false, feather: 0.01, strength: 1, operations: [{ kind: 'value', by: 15 }] }, area: box }
   ],
+  findings: [{ lens: { name: 'grey' }, label: 'grey, L*', corrections: [0] }],
   words: {
     title: 'Łódka przy moście',
     about: 'Ada Lund · gouache',
@@ -89,6 +90,7 @@ it('says everything in its order, with letters beyond the latin set, on A4 and o
     'Shown on the picture: 15 steps lighter',
     'Reached with at least 15',
     'E2',
+    'V1: grey',
     'The next step',
     'lights',
     'Before, and as it could be',
@@ -104,6 +106,21 @@ it('says everything in its order, with letters beyond the latin set, on A4 and o
   expect(a4.text).toMatch(/Ł\s*ó\s*dka/)
   // Shipped typefaces, none of the reader's own.
   expect(a4.fonts.every(name => /InstrumentSans|Newsreader/.test(name))).toBe(true)
+})
+
+it('keeps within its margins, an upright picture as well as a wide one', async () => {
+  for (const of of [raster, createRaster(256, 320)]) {
+    const works = [
+      'The jump from the dark wall to the sunlit steps reads from across the room, and holds the eye there.'
+    ]
+    const pdf = await makeSheet({ ...request, words: { ...request.words, works } }, of, fonts),
+      document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise
+    for (let page = 1; page <= document.numPages; page++) {
+      const { items } = await (await document.getPage(page)).getTextContent()
+      const ends = items.flatMap(item => ('str' in item ? [(item.transform[4] as number) + item.width] : []))
+      expect(Math.max(...ends), `page ${page}`).toBeLessThanOrEqual(595.3 - 42 + 1)
+    }
+  }
 })
 
 const HEADINGS = /^(Whatworks|Tochange|Thenextstep|Before,and|Whatelse|Score|Exercise:)/

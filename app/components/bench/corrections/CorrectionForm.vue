@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whenever } from '@vueuse/core'
 import { describeTarget, unitOf, type Target } from '~~/core/critique/target'
 import { readIn, shownIn } from '~~/core/critique/unit'
 import { targetChoices } from '~~/core/critique/target-choices'
@@ -90,6 +91,9 @@ const bound = computed({
   }
 })
 
+/** Taken as soon as it is there: once it is seen would be too late for a hand that has gone on to the next field. */
+const first = useTemplateRef<{ focus: () => void }>('first')
+whenever(first, field => field.focus(), { once: true })
 const saving = ref(false)
 const { wrong, check } = useCheckedForm(correctionInputSchema, () => form)
 async function save() {
@@ -106,7 +110,7 @@ async function save() {
 <template>
   <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="end">
     <InTurn>
-      <v-textarea v-model="form.what" label="What is wrong" autofocus :error-messages="wrong.what" />
+      <v-textarea v-model="form.what" label="What is wrong" ref="first" :error-messages="wrong.what" />
       <v-textarea v-model="form.reason" label="Why, as read" :error-messages="wrong.reason" />
       <v-textarea v-model="form.todo" label="What to do" :error-messages="wrong.todo" />
       <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import type { HouseStandards } from '~~/core/critique/standards'
 import { standardsSchema } from '~~/shared/standards'
-import { SCHOOLS, STANDARD_FIELDS, shown, stored } from '~/utils/standardFields'
+import { SCHOOLS, STANDARD_FIELDS, shownStandard, storedStandard } from '~/utils/standardFields'
 
 /** The house standards of a class: every threshold with its meaning, the schools, and the way back to the shipped ones. */
 const props = defineProps<{ classId: number; className: string }>()
@@ -67,9 +67,9 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
             <input
               type="number"
               :step="f.step"
-              :value="shown(f, standards)"
+              :value="shownStandard(f, standards)"
               :aria-invalid="wrong[f.name] !== undefined"
-              @change="set(stored(f, standards, Number(($event.target as HTMLInputElement).value)))"
+              @change="set(storedStandard(f, standards, Number(($event.target as HTMLInputElement).value)))"
             />
             <em>{{ f.unit }}</em>
             <strong v-if="wrong[f.name] && f === firstOf(f.name)" role="alert">{{ wrong[f.name] }}</strong>
