@@ -29,6 +29,8 @@ export const themes = {
     dark: true,
     colors: {
       ...shared,
+      // Nothing near the picture has a hue, what is wrong with a field neither: it is said in words.
+      error: GREYS.l100,
       primary: GREYS.l91,
       background: GREYS.l24,
       surface: GREYS.l24,

@@ -71,6 +71,12 @@ h1 {
   font-size: 16px;
   color: var(--panel-quiet);
 }
+/* On an upright tablet the question has no room here: it stands over what is read. */
+@media (max-width: 900px) {
+  .question {
+    visibility: hidden;
+  }
+}
 .release {
   border: 1px solid var(--l91);
   padding: 3px 13px;

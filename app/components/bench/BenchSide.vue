@@ -31,6 +31,7 @@ const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replac
       <LazyAllTrials />
     </template>
     <h2 v-else>{{ row.name }}</h2>
+    <p v-if="bench.piece.question" class="asked question">“{{ bench.piece.question }}”</p>
     <p v-if="edits.problem" role="alert" class="problem">{{ edits.problem }}</p>
     <p v-if="failed" role="alert" class="problem">Something could not be measured: {{ failed }}</p>
     <div v-if="inHand.correction" v-show="!pencil.tool" class="writing">
@@ -67,6 +68,10 @@ h2 {
   margin: 10px -18px 0;
   padding: 12px 18px;
 }
+.asked {
+  display: none;
+  color: var(--panel-quiet);
+}
 .measuring {
   display: grid;
   gap: 14px;
@@ -82,6 +87,9 @@ h2 {
   margin: 8px 0;
 }
 @media (max-width: 900px) {
+  .asked {
+    display: block;
+  }
   .side {
     border: 0;
     border-top: 1px solid var(--panel-line);

@@ -56,7 +56,17 @@ const marks = computed(() =>
       class="hang"
       :style="{ aspectRatio: `${width} / ${height}`, maxWidth: `calc(min(70vh, 640px) * ${width / height})` }"
     >
-      <img :src="`/api/submissions/${submissionId}/picture/display`" :alt="title" />
+      <!-- Held by a finger, or by the mouse, it shows what is meant; a finger that moves scrolls. -->
+      <img
+        draggable="false"
+        :src="`/api/submissions/${submissionId}/picture/display`"
+        :alt="title"
+        @pointerdown="hold(shown.length > 0)"
+        @pointerup="hold(false)"
+        @pointercancel="hold(false)"
+        @pointerleave="hold(false)"
+        @contextmenu="shown.length && $event.preventDefault()"
+      />
       <canvas v-if="client" v-show="held" ref="canvas" class="after" aria-hidden="true" />
       <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" aria-hidden="true">
         <g v-for="m in marks" :key="m.id" fill="none" :opacity="chosen === null || chosen === m.id ? 1 : 0.35">
@@ -119,11 +129,14 @@ const marks = computed(() =>
   width: 100%;
 }
 img {
+  -webkit-touch-callout: none;
+  user-select: none;
   display: block;
   width: 100%;
   height: 100%;
 }
 .after {
+  pointer-events: none;
   position: absolute;
   inset: 0;
   width: 100%;
@@ -141,6 +154,7 @@ svg {
   width: 100%;
   height: 100%;
   overflow: visible;
+  pointer-events: none;
 }
 .tag {
   position: absolute;
@@ -153,6 +167,11 @@ svg {
   padding: 0 6px;
   min-height: 24px;
   min-width: 24px;
+}
+@media (max-width: 600px) {
+  .wall {
+    padding: 10px;
+  }
 }
 .tag[aria-pressed='true'] {
   background: var(--l96);

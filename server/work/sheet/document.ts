@@ -65,7 +65,7 @@ const section = (title: string, [first, ...rest]: readonly Content[]): Content[]
         },
         ...rest
       ]
-const small = (text: string): Content => typeset(text, 'Sans', { fontSize: 8.5, color: QUIET })
+const small = (text: string): Content => typeset(text, 'Sans', { fontSize: 8.5, color: QUIET, margin: [0, 0, 0, 1.5] })
 const said = (text: string): Content => typeset(text, 'Serif', { fontSize: 11, lineHeight: 1.15 })
 
 /** The picture hung in a box, its marks laid over it. */
@@ -163,8 +163,7 @@ function chartsContent({ report, counts }: SheetPictures, laid: 'row' | 'column'
 /** @param paper its size. @returns a definition without a single outside reference. */
 export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper: Paper): TDocumentDefinitions {
   const across = PAGE[paper][0] - 2 * MARGIN,
-    [width, height] = fitted(pictures, across, 330),
-    { report } = pictures
+    [width, height] = fitted(pictures, across, 330)
   const half = (across - 12) / 2,
     [halfWidth, halfHeight] = fitted(pictures, half, 220)
   const works = section('What works', words.works.map(said))

@@ -110,7 +110,7 @@ async function save() {
 <template>
   <form class="form" aria-label="Correction" @submit.prevent="save" @keydown.esc="end">
     <InTurn>
-      <v-textarea v-model="form.what" label="What is wrong" ref="first" :error-messages="wrong.what" />
+      <v-textarea ref="first" v-model="form.what" label="What is wrong" :error-messages="wrong.what" />
       <v-textarea v-model="form.reason" label="Why, as read" :error-messages="wrong.reason" />
       <v-textarea v-model="form.todo" label="What to do" :error-messages="wrong.todo" />
       <button type="button" class="word-link shelved" :aria-expanded="shelf" @click="shelf = !shelf">

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import type { HouseStandards } from '~~/core/critique/standards'
 import { standardsSchema } from '~~/shared/standards'
-import { SCHOOLS, STANDARD_FIELDS, shownStandard, storedStandard } from '~/utils/standardFields'
+import { SCHOOLS, STANDARD_FIELDS, shownStandard, storedStandard, type StandardField } from '~/utils/standardFields'
 
 /** The house standards of a class: every threshold with its meaning, the schools, and the way back to the shipped ones. */
 const props = defineProps<{ classId: number; className: string }>()
@@ -16,21 +16,37 @@ const unsaved = ref(''),
   /** What is wrong with what was typed, by the standard it was typed at. */
   wrong = shallowRef<Readonly<Record<string, string>>>({})
 const problem = computed(() => unsaved.value || unread.value)
+/** What is being typed, by the field's title: it stays as it is until it is kept. */
+const typed = ref<Readonly<Record<string, string>>>({})
+function type({ title }: StandardField, words: string) {
+  typed.value = { ...typed.value, [title]: words }
+  wrong.value = {}
+}
 watch(open, () => {
   unsaved.value = ''
   saved.value = false
-  wrong.value = {}
+  wrong.value = typed.value = {}
 })
-async function keep(next: HouseStandards | null) {
+const sheet = useTemplateRef('sheet')
+/** What was changed last is kept before the dialog goes: a quick hand closes it at once. */
+let keeping: Promise<void> = Promise.resolve()
+const keep = (next: HouseStandards | null): Promise<void> => (keeping = put(next))
+async function done() {
+  await keeping
+  if (!unsaved.value && Object.keys(wrong.value).length === 0) open.value = false
+  else sheet.value?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus()
+}
+async function put(next: HouseStandards | null) {
   const checked = next && standardsSchema.safeParse(next)
   wrong.value = checked && !checked.success ? fieldErrors(checked.error) : {}
   if (checked && !checked.success) return
   try {
     await api(z.object({}), path, { method: 'PUT', body: next })
+    emit('changed')
     await refresh()
+    typed.value = {}
     unsaved.value = ''
     saved.value = true
-    emit('changed')
   } catch (error) {
     unsaved.value = messageOf(error)
   }
@@ -43,7 +59,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
 <template>
   <v-dialog v-model="open" max-width="620" scrollable aria-labelledby="standards-title">
     <v-card>
-      <div class="dialog-sheet small">
+      <div ref="sheet" class="dialog-sheet small">
         <h2 id="standards-title">House standards of {{ className }}</h2>
         <p class="quiet-text">Readings follow at once. The numbers measured never change with them.</p>
         <template v-if="standards">
@@ -67,8 +83,9 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
             <input
               type="number"
               :step="f.step"
-              :value="shownStandard(f, standards)"
+              :value="typed[f.title] ?? shownStandard(f, standards)"
               :aria-invalid="wrong[f.name] !== undefined"
+              @input="type(f, ($event.target as HTMLInputElement).value)"
               @change="set(storedStandard(f, standards, Number(($event.target as HTMLInputElement).value)))"
             />
             <em>{{ f.unit }}</em>
@@ -77,7 +94,7 @@ const set = (part: Partial<HouseStandards>) => keep({ ...standards.value!, ...pa
         </template>
         <p v-if="problem" role="alert">{{ problem }}</p>
         <div class="actions">
-          <v-btn @click="open = false">Done</v-btn
+          <v-btn @click="done">Done</v-btn
           ><button class="word-link" @click="keep(null)">back to the shipped standards</button
           ><span v-if="saved" role="status">saved</span>
         </div>

@@ -3,7 +3,7 @@ import { placeWords } from '~~/core/critique/stations/places'
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked, useBenchPicture } from '~/composables/usePicture'
 
-/** The values station's instrument: how many groups, where flat black and bare white lie. */
+/** The values station's instrument: in how many groups, and what stands in for flat black. */
 const bench = useBenchStore(),
   sight = useSightStore()
 const { referenceReady, loadReference } = useBenchPicture()
@@ -29,13 +29,8 @@ const patches = useAsked(() => {
 onMounted(() => {
   if (bench.piece.hasReference && !referenceReady.value) void loadReference()
 })
-const least = 0.001
-const black = computed(() => (patches.value?.black ?? []).filter(p => p.share >= least)),
-  white = computed(() => (patches.value?.white ?? []).filter(p => p.share >= least))
-const share = (s: number): string => (s < 0.01 ? 'under 1 %' : `${Math.round(100 * s)} %`)
-const point = (list: readonly { x: number; y: number }[]) => {
-  sight.points = list.map((p, i) => ({ x: p.x, y: p.y, label: String(i + 1) }))
-}
+const LEAST = 0.001
+const blacks = computed(() => (patches.value?.black ?? []).filter(p => p.share >= LEAST))
 </script>
 
 <template>
@@ -44,25 +39,19 @@ const point = (list: readonly { x: number; y: number }[]) => {
       <span>in {{ countWord(count) }} values</span>
       <SlideBar v-model="count" :low="2" :high="6" :step="1" label="How many values the picture is shown in" />
     </label>
-    <div v-if="black.length" class="patches">
-      <h3>Flat black <button class="word-link" @click="point(black)">show where</button></h3>
-      <ol>
-        <li v-for="(p, i) in black" :key="i">
-          <span>{{ placeWords(p) }}, {{ share(p.share) }}, value {{ Math.round(p.value) }}</span>
+    <!-- Where it lies, and how much, its reading says. -->
+    <div v-if="blacks.length" class="patches">
+      <h3>Instead of flat black, mix</h3>
+      <ul>
+        <li v-for="(p, i) in blacks" :key="i">
+          <span v-if="blacks.length > 1">{{ placeWords(p) }}</span>
           <span class="instead"
-            >mix instead
-            <i v-for="hex in p.blacks" :key="hex" :style="{ background: hex }" :title="hex"
+            ><i v-for="hex in p.blacks" :key="hex" :style="{ background: hex }" :title="hex"
               ><span class="visually-hidden">{{ hex }}</span></i
             ></span
           >
         </li>
-      </ol>
-    </div>
-    <div v-if="white.length" class="patches">
-      <h3>Bare white <button class="word-link" @click="point(white)">show where</button></h3>
-      <ol>
-        <li v-for="(p, i) in white" :key="i">{{ placeWords(p) }}, {{ share(p.share) }}</li>
-      </ol>
+      </ul>
     </div>
   </section>
 </template>
@@ -90,14 +79,18 @@ const point = (list: readonly { x: number; y: number }[]) => {
   font-family: var(--sans);
   font-size: 13px;
   font-weight: 600;
-  display: flex;
-  justify-content: space-between;
   color: var(--panel-ink);
+  margin-bottom: 4px;
 }
-ol {
-  padding-left: 18px;
+ul {
+  list-style: none;
+  padding: 0;
   display: grid;
   gap: 4px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
 }
 .instead {
   display: flex;
