@@ -51,3 +51,22 @@ it("keeps the critic's own words of what works, and invents nothing where nothin
     })
   ).toEqual({ works: '', verdict: '' })
 })
+
+it('says first what can be pointed at, and where, once', () => {
+  const placed = (sentence: string): Reading => ({
+    ...reading('focus.path', 'works', { sentence }),
+    points: [
+      { x: 0.1, y: 0.1, label: '1' },
+      { x: 0.9, y: 0.9, label: '2' },
+      { x: 0.5, y: 0.5, label: '3' }
+    ]
+  })
+  const works = (sentence: string): string =>
+    proposeVerdict({ works: '', about: '', readings: [...readings, placed(sentence)], corrections: [] }).works
+  expect(works('The eye has a way.')).toBe(
+    'The eye has a way. See the upper left and the lower right.\nThe range is full.'
+  )
+  expect(works('The eye goes first to the sail in the upper left.').split('\n')[0]).toBe(
+    'The eye goes first to the sail in the upper left.'
+  )
+})

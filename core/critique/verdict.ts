@@ -4,6 +4,7 @@
  */
 import { praiseOf } from './first'
 import type { Reading } from './reading'
+import { placeWords } from './stations/places'
 import { list } from './words'
 
 export interface VerdictSource {
@@ -23,8 +24,22 @@ export interface ProposedVerdict {
 }
 
 const PRAISES = 2
+/** So many places are enough to look at. */
+const PLACES = 2
 
-const praise = (readings: readonly Reading[]): string[] => praiseOf(readings, PRAISES).map(r => r.sentence)
+/** A strength and where it is seen, unless its sentence says so already. */
+function strength({ sentence, points = [] }: Reading): string {
+  const places = [...new Set(points.map(placeWords))].slice(0, PLACES)
+  return places.length === 0 || places.some(place => sentence.includes(place))
+    ? sentence
+    : `${sentence} See ${list(places)}.`
+}
+/** What can be pointed at is said before what holds for the picture as a whole. */
+function strengths(readings: readonly Reading[]): string[] {
+  const all = praiseOf(readings, readings.length),
+    placed = (r: Reading): boolean => (r.points?.length ?? 0) > 0
+  return [...all.filter(placed), ...all.filter(r => !placed(r))].slice(0, PRAISES).map(strength)
+}
 
 /**
  * What the list of corrections and the exercise beside it say already is not said again: the verdict says where to begin, why
@@ -43,5 +58,5 @@ export function proposeVerdict({ works, about, readings, corrections }: VerdictS
           : [])
       ]
     : []
-  return { works: works.trim() || praise(readings).join('\n'), verdict: lines.join('\n') }
+  return { works: works.trim() || strengths(readings).join('\n'), verdict: lines.join('\n') }
 }

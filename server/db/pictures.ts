@@ -22,11 +22,40 @@ export interface NewPicture {
 export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
   const { format, width, height, bitsPerPixel, photograph } = p.source
   const [result] = await db.execute<Changed>(
-    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph, bare)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, TRUE)`,
     [p.original, p.display, p.thumb, format, width, height, bitsPerPixel ?? null, photograph ?? false]
   )
   return result.insertId
+}
+
+/** The next picture, by id, whose original still has its metadata. */
+export async function findUnstripped(db: Db, after: number): Promise<{ id: number; sha256: string } | null> {
+  const [rows] = await db.execute<Row[]>(
+    'SELECT id, original_sha FROM pictures WHERE bare = FALSE AND id > ? ORDER BY id LIMIT 1',
+    [after]
+  )
+  return rows[0] ? { id: Number(rows[0].id), sha256: String(rows[0].original_sha) } : null
+}
+
+export async function replaceOriginal(
+  db: Db,
+  { id, before, after }: { readonly id: number; readonly before: string; readonly after: string }
+): Promise<void> {
+  await db.execute('UPDATE pictures SET original_sha = ?, bare = TRUE WHERE id = ? AND original_sha = ?', [
+    after,
+    id,
+    before
+  ])
+}
+
+/** Bytes that no picture points at any more. */
+export async function deleteUnusedBlob(db: Db, sha256: string): Promise<void> {
+  await db.execute(
+    `DELETE FROM blobs WHERE sha256 = ? AND NOT EXISTS
+     (SELECT 1 FROM pictures p WHERE blobs.sha256 IN (p.original_sha, p.display_sha, p.thumb_sha, p.full_sha))`,
+    [sha256]
+  )
 }
 
 export type PictureSize = 'original' | 'display' | 'thumb' | 'full'

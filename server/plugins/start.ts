@@ -4,6 +4,7 @@ import { startSweeping, stopSweeping } from '../services/accounts'
 import { closePool, openPool } from '../db/pool'
 import { dropExports } from '../services/export-jobs'
 import { resumeMeasuring, stopMeasuring } from '../services/measuring'
+import { startStripping, stopStripping } from '../services/stripping'
 import { startPosting, stopPosting } from '../services/posting'
 import { settings } from '../settings'
 import { closeScratch, openScratch } from '../scratch'
@@ -28,9 +29,11 @@ export default defineNitroPlugin(nitro => {
   startPosting(settings().CRITICA_SMTP_URL, settings().CRITICA_MAIL_FROM)
   startSweeping()
   resumeMeasuring()
+  startStripping()
   nitro.hooks.hook('close', async () => {
     stopSweeping()
     await stopMeasuring(STOP_MS)
+    await Promise.race([stopStripping(), wait(STOP_MS, undefined, { ref: false })])
     dropExports()
     closeWorkers()
     closeScratch()

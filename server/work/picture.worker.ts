@@ -1,6 +1,6 @@
 /** The working process of pictures: taking a hand-in's file apart, and measuring a stored picture. */
 import { createHash } from 'node:crypto'
-import { readFile } from 'node:fs/promises'
+import { readFile, writeFile } from 'node:fs/promises'
 import sharp, { type Sharp } from 'sharp'
 import type { PieceKnown } from '../../core/critique/piece/known'
 import { measurePiece, type PieceMeasures } from '../../core/critique/piece/measure'
@@ -11,6 +11,7 @@ import type { Source } from '../../core/measure/source'
 import { planesOf } from '../../core/picture/planes'
 import type { Raster } from '../../core/picture/raster'
 import { PICTURE_LIMITS } from '../../shared/submission'
+import { bareOf } from './bare/bare'
 import { serve } from './child'
 import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
 
@@ -37,12 +38,14 @@ function encoder({ width, height, data }: Raster): Sharp {
   return sharp(data, { raw: { width, height, channels: 4 } })
 }
 
-/** Decodes an upload and makes its sizes, none of which carries any metadata. */
+/** Decodes an upload and makes its sizes; the file itself is left as it is kept: none of them carries any metadata. */
 export async function ingest({ file }: { file: string }): Promise<Ingested | Refusal> {
   const bytes = await readFile(file),
     outcome = await decodePicture(bytes, PICTURE_LIMITS)
   if (outcome.kind === 'refused') return outcome
-  const { raster, source } = outcome
+  const { raster, source } = outcome,
+    original = await bareOf(bytes)
+  await writeFile(file, original)
   const display = await encoder(raster).png({ compressionLevel: 6 }).toBuffer()
   const thumb = await encoder(raster)
     .resize(THUMB_EDGE, THUMB_EDGE, { fit: 'inside', withoutEnlargement: true })
@@ -51,10 +54,17 @@ export async function ingest({ file }: { file: string }): Promise<Ingested | Ref
   return {
     kind: 'ingested',
     source,
-    originalSha: sha256(bytes),
+    originalSha: sha256(original),
     display: stored(display, 'image/png'),
     thumb: stored(thumb, 'image/webp')
   }
+}
+
+/** An original that was kept before metadata was taken out at the door: rewritten in its file. @returns its hash. */
+export async function strip({ file }: { file: string }): Promise<string> {
+  const original = await bareOf(await readFile(file))
+  await writeFile(file, original)
+  return sha256(original)
 }
 
 export interface MeasureRequest {
@@ -99,5 +109,5 @@ export async function measure({ display, reference, source, known, exercise }: M
 if (process.send) {
   oneThread()
   blockOtherLoaders(PICTURE_LIMITS.formats)
-  serve({ ingest, measure })
+  serve({ ingest, strip, measure })
 }

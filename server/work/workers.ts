@@ -44,6 +44,10 @@ function workers(): Lanes {
 export const ingestPicture = (file: string, who: string): Promise<Ingested | Refusal> =>
   workers().picture.run({ name: 'ingest', request: { file }, who, limitMs: LIMIT.ingest })
 
+/** @param file of a kept original, rewritten without metadata. @returns its new hash. */
+export const stripOriginal = (file: string): Promise<string> =>
+  workers().picture.run({ name: 'strip', request: { file }, who: 'house', limitMs: LIMIT.ingest })
+
 export const measureStored = (request: MeasureRequest, who: string): ReturnType<typeof measure> =>
   workers().picture.run({ name: 'measure', request, who, limitMs: LIMIT.measure })
 

@@ -1,8 +1,10 @@
 /** A measurement that a killed server left half done is taken up by the next one; migrating twice changes nothing. */
 import type { ChildProcess } from 'node:child_process'
+import { createHash } from 'node:crypto'
 import { createPool } from 'mysql2/promise'
 import type { RowDataPacket } from 'mysql2/promise'
-import { afterEach, expect, it } from 'vitest'
+import sharp from 'sharp'
+import { afterEach, expect, it, vi } from 'vitest'
 import { endChild } from '../../bin/lib/processes'
 import { REPORT_VERSION } from '../../core/measure/report'
 import { migrate, statementsOf } from '../../server/db/migrate'
@@ -40,6 +42,37 @@ it.each([
     await new Promise(resolve => setTimeout(resolve, 100))
   }
   throw new Error('the measurement was not taken up')
+})
+
+it('an original kept with its place and camera loses them after the start, and the old bytes with them', async () => {
+  const rosa = await Person.signedIn('rosa'),
+    connection = await database()
+  const { id } = await (await rosa.handIn(await picture(130, 90), { title: 'From before' })).json()
+  const old = await sharp(await picture(130, 90))
+      .withExif({ IFD0: { Model: 'Pocket camera 12' } })
+      .jpeg()
+      .toBuffer(),
+    sha = createHash('sha256').update(old).digest('hex')
+  await connection.execute("INSERT INTO blobs (sha256, media_type, bytes) VALUES (?, 'image/jpeg', ?)", [sha, old])
+  await connection.execute(
+    "UPDATE pictures p JOIN submissions s ON s.picture_id = p.id SET p.original_sha = ?, p.format = 'jpeg', p.bare = FALSE WHERE s.id = ?",
+    [sha, id]
+  )
+  second = (await anotherServer()).server
+  await vi.waitFor(
+    async () => {
+      const [rows] = await connection.execute<RowDataPacket[]>(
+        'SELECT p.bare, b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?',
+        [id]
+      )
+      expect(rows[0].bare).toBe(1)
+      expect((rows[0].bytes as Buffer).includes('Pocket camera 12')).toBe(false)
+    },
+    { timeout: 15_000, interval: 200 }
+  )
+  const [left] = await connection.execute<RowDataPacket[]>('SELECT COUNT(*) n FROM blobs WHERE sha256 = ?', [sha])
+  expect(left[0].n).toBe(0)
+  await connection.end()
 })
 
 it('migrates again without a change, also when the record of it was lost', async () => {
