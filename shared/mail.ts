@@ -9,7 +9,9 @@ export const mailSchema = z.object({
   sentAt: z.iso.datetime(),
   /** When a real mail server took it, or why it did not; without one, neither. */
   deliveredAt: z.iso.datetime().nullable(),
-  failure: z.string()
+  failure: z.string(),
+  /** It was tried for a day, and is not tried again. */
+  givenUp: z.boolean()
 })
 export type Mail = z.infer<typeof mailSchema>
 export const mailListSchema = z.array(mailSchema)

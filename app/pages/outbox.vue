@@ -20,7 +20,13 @@ const { data: mail, problem } = useApiData(mailListSchema, '/outbox')
         to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt)
         }}{{ m.deliveredAt ? ' · taken by the mail server' : '' }}
       </p>
-      <p v-if="m.failure" role="status">Not taken by the mail server yet: {{ m.failure }}. It is tried again.</p>
+      <p v-if="m.failure" role="status">
+        {{
+          m.givenUp
+            ? `Given up after a day, the mail server never took it: ${m.failure}. Tell ${m.to.name} another way.`
+            : `Not taken by the mail server yet: ${m.failure}. It is tried again.`
+        }}
+      </p>
       <p v-for="line in m.body.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
     </article>
   </div>

@@ -2,7 +2,11 @@
 import { beforeAll, expect, it } from 'vitest'
 import { critiqueSchema, type Critique } from '../../shared/critique'
 import { mailListSchema } from '../../shared/mail'
-import { Person, picture } from './client'
+import type { RowDataPacket } from 'mysql2/promise'
+import { insertAccount } from '../../server/db/accounts'
+import { insertClass, insertEnrolment } from '../../server/db/classes'
+import { hashPassword } from '../../server/services/passwords'
+import { database, Person, picture } from './client'
 
 let tamsin: Person,
   rosa: Person,
@@ -79,6 +83,30 @@ it('and both were told, in order, nobody else', async () => {
     'Rosa Field asks about “Weir in March”'
   ])
   expect((await subjects(await Person.signedIn('bram'))).filter(s => s.includes('Weir'))).toEqual([])
+})
+
+it('an instructor who teaches the same learner elsewhere sees none of it, and mail nobody took in a day is told as given up', async () => {
+  const connection = await database(),
+    email = 'otto@harbour.example'
+  const otto = await insertAccount(connection, {
+    name: 'Otto Reed',
+    email,
+    role: 'instructor',
+    passwordHash: await hashPassword('another-lamp')
+  })
+  const [[rosaRow]] = await connection.query<RowDataPacket[]>("SELECT id FROM accounts WHERE email LIKE 'rosa@%'")
+  const theirs = await insertClass(connection, { name: 'Saturday class', instructorId: otto, budgetMinutes: 20 })
+  await insertEnrolment(connection, theirs, rosaRow!.id as number)
+  const seen = await Person.signedIn(email, { password: 'another-lamp' })
+  expect((await subjects(seen)).filter(s => s.includes('Weir'))).toEqual([])
+
+  await connection.execute(
+    "UPDATE outbox SET tries = 3, failure = 'no such box', created_at = created_at - INTERVAL 2 DAY WHERE subject LIKE 'Rosa Field asks%Weir%'"
+  )
+  const mail = mailListSchema.parse(await (await tamsin.fetch('/outbox')).json())
+  expect(mail.find(m => m.failure === 'no such box')).toMatchObject({ givenUp: true, deliveredAt: null })
+  expect(mail.filter(m => m.givenUp)).toHaveLength(1)
+  await connection.end()
 })
 
 it("a piece is taken away as report, palette and annotations; the learner's annotations only once released", async () => {
