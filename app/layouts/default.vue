@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const session = useSessionStore()
+const { leave } = useLeaving()
 const links = computed(() =>
   session.account?.role === 'instructor'
     ? [
@@ -13,11 +14,6 @@ const links = computed(() =>
         ['/hand-in', 'Hand in']
       ]
 )
-
-async function leave() {
-  await session.signOut()
-  await navigateTo('/sign-in')
-}
 </script>
 
 <template>
@@ -27,8 +23,9 @@ async function leave() {
       <nav aria-label="Main">
         <NuxtLink v-for="[to, label] in links" :key="to" :to="to">{{ label }}</NuxtLink>
       </nav>
-      <span class="who">{{ session.account.name }}</span>
-      <button class="word-link" @click="leave">Sign out</button>
+      <NuxtLink to="/account" class="who" title="Your account">{{ session.account.name }}</NuxtLink>
+      <NuxtLink to="/account" class="mine">You</NuxtLink>
+      <button class="word-link leave" @click="leave">Sign out</button>
     </header>
     <main><slot /></main>
   </div>
@@ -68,6 +65,9 @@ nav a.router-link-active {
 .who {
   color: var(--quiet);
 }
+.mine {
+  display: none;
+}
 @media (max-width: 900px) {
   .paper {
     padding: 0 20px 40px;
@@ -77,7 +77,7 @@ nav a.router-link-active {
     gap: 18px;
   }
 }
-/* On a phone one line: whose it is is known. */
+/* On a phone one line: whose it is is known, and signing out stands on that page. */
 @media (max-width: 600px) {
   .paper {
     padding: 0 16px 32px;
@@ -92,8 +92,12 @@ nav a.router-link-active {
     gap: 14px;
   }
   .name,
-  .who {
+  .who,
+  .leave {
     display: none;
+  }
+  .mine {
+    display: block;
   }
 }
 </style>

@@ -1,7 +1,7 @@
 import { signInSchema, type Account } from '../../shared/account'
 import { body } from '../http/body'
 import { route } from '../http/route'
-import { clientAddress } from '../http/sender'
+import { browserOf, clientAddress } from '../http/sender'
 import { beginSession, tokenOf } from '../http/session'
 import { signIn } from '../services/accounts'
 
@@ -11,7 +11,13 @@ export default route(
   async ({ event }): Promise<Account> => {
     const { email, password } = await body(event, signInSchema)
     const before = await tokenOf(event)
-    const { token, account } = await signIn({ email, password, address: clientAddress(event), before, now: new Date() })
+    const { token, account } = await signIn({
+      email,
+      password,
+      address: clientAddress(event),
+      before,
+      browser: browserOf(event)
+    })
     await beginSession(event, token)
     return account
   },

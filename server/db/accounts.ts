@@ -1,7 +1,7 @@
 import type { Account, Role } from '../../shared/account'
 import type { Changed, Db, Row } from './pool'
 
-const mapAccount = (row: Row): Account => ({
+export const mapAccount = (row: Row): Account => ({
   id: row.id as number,
   name: row.name as string,
   email: row.email as string,
@@ -35,34 +35,6 @@ export async function countAccounts(db: Db): Promise<number> {
   return Number(rows[0].n)
 }
 
-export async function insertSession(
-  db: Db,
-  {
-    tokenHash,
-    accountId,
-    expiresAt
-  }: { readonly tokenHash: Buffer; readonly accountId: number; readonly expiresAt: Date }
-): Promise<void> {
-  await db.execute('INSERT INTO sessions (token_hash, account_id, expires_at) VALUES (?, ?, ?)', [
-    tokenHash,
-    accountId,
-    expiresAt
-  ])
-}
-
-export async function findSessionAccount(db: Db, tokenHash: Buffer): Promise<Account | null> {
-  const [rows] = await db.execute<Row[]>(
-    `SELECT a.id, a.name, a.email, a.role FROM sessions s JOIN accounts a ON a.id = s.account_id
-     WHERE s.token_hash = ? AND s.expires_at > UTC_TIMESTAMP(3)`,
-    [tokenHash]
-  )
-  return rows[0] ? mapAccount(rows[0]) : null
-}
-
-export async function deleteSession(db: Db, tokenHash: Buffer): Promise<void> {
-  await db.execute('DELETE FROM sessions WHERE token_hash = ?', [tokenHash])
-}
-
-export async function deleteExpiredSessions(db: Db): Promise<void> {
-  await db.execute('DELETE FROM sessions WHERE expires_at < UTC_TIMESTAMP(3)')
+export async function updatePassword(db: Db, accountId: number, passwordHash: string): Promise<void> {
+  await db.execute('UPDATE accounts SET password_hash = ? WHERE id = ?', [passwordHash, accountId])
 }

@@ -2,6 +2,7 @@
  * Where a request comes from and by which name it reached us. What a proxy says of either is believed from a trusted
  * proxy alone: anybody can send the header.
  */
+import Bowser from 'bowser'
 import { getRequestHeader, getRequestURL, type H3Event } from 'h3'
 import { AppError } from '../../shared/errors'
 import { settings } from '../settings'
@@ -23,6 +24,14 @@ export function clientAddress(event: H3Event): string {
   if (!trusted.includes(peer)) return peer
   const chain = listOf(getRequestHeader(event, 'x-forwarded-for')).map(plain)
   return chain.findLast(address => !trusted.includes(address)) ?? peer
+}
+
+/** With what it is asked, in words: "Firefox on Linux"; empty when it does not tell. */
+export function browserOf(event: H3Event): string {
+  const told = getRequestHeader(event, 'user-agent')
+  if (!told) return ''
+  const { browser, os } = Bowser.parse(told.slice(0, 400))
+  return [browser.name, os.name].filter(Boolean).join(' on ').slice(0, 80)
 }
 
 /** The address people reach the application by, without a path. */

@@ -21,7 +21,8 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['ada', '/work', '.piece'],
   ['ada', '/critique/11', '.tag'],
   ['ada', '/exercises/1', '[data-check]'],
-  ['ada', '/hand-in', 'form']
+  ['ada', '/hand-in', 'form'],
+  ['ada', '/account', 'form']
 ]
 
 test('the door', async ({ page }) => {
@@ -111,6 +112,7 @@ test.describe('on a phone', () => {
       ['/work', '.piece'],
       ['/exercises/1', '[data-check]'],
       ['/hand-in', 'form'],
+      ['/account', 'li'],
       ['/critique/11', '.tag']
     ] as const) {
       await page.goto(path)

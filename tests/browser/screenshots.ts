@@ -116,6 +116,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Search your phrases').fill('the')
     }
   },
+  { file: 'account', who: 'ada', path: '/account', ready: 'li' },
   { file: 'outbox', who: 'tamsin', path: '/outbox', ready: 'article' },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
   {

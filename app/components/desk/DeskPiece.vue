@@ -58,9 +58,12 @@ const SAID = {
   box-sizing: content-box;
   padding: 2px;
   margin: -2px;
+  max-width: 100%;
 }
 /* Thumbnails hang on mid grey: a transparent piece must not read lighter on paper. */
+/* A broad one on a phone is as broad as the page. */
 .hang {
+  max-width: 100%;
   background: var(--wall);
   outline: 1px solid var(--line);
 }

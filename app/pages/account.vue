@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { z } from 'zod'
+import { openSessionListSchema, type OpenSession } from '~~/shared/account'
+
+definePageMeta({ roles: ['instructor', 'learner'] })
+useHead({ title: 'Your account · Critica' })
+
+const session = useSessionStore(),
+  { leave } = useLeaving()
+const { data: open, problem: unread, refresh } = useApiData(openSessionListSchema, '/account/sessions')
+const failed = ref('')
+
+/** @param which one, or all but this one. */
+async function end(which?: OpenSession) {
+  try {
+    await api(z.object({}), `/account/sessions${which ? `/${which.id}` : ''}`, { method: 'DELETE' })
+    failed.value = ''
+  } catch (error) {
+    failed.value = messageOf(error)
+  }
+  await refresh()
+}
+</script>
+
+<template>
+  <div class="account">
+    <section>
+      <h1>{{ session.person.name }}</h1>
+      <p class="quiet">{{ session.person.email }} · {{ session.person.role }}</p>
+      <button class="word-link" @click="leave">Sign out here</button>
+    </section>
+    <section aria-labelledby="password">
+      <h2 id="password">Password</h2>
+      <PasswordForm @changed="refresh" />
+    </section>
+    <section aria-labelledby="open">
+      <h2 id="open">Where you are signed in</h2>
+      <p v-if="failed || unread" role="alert">{{ failed || unread }}</p>
+      <ul v-if="open">
+        <li v-for="s in open" :key="s.id">
+          <span>
+            {{ s.browser || 'a browser that does not say which' }}
+            <span class="quiet">{{
+              s.here ? '· here, now' : `· since ${dayWords(s.begunAt)}, last used ${dayWords(s.seenAt)}`
+            }}</span>
+          </span>
+          <button v-if="!s.here" class="word-link" :aria-label="`end ${s.browser}`" @click="end(s)">end it</button>
+        </li>
+      </ul>
+      <button v-if="open && open.length > 1" class="word-link" @click="end()">sign out everywhere but here</button>
+      <p class="quiet small">
+        A sign-in ends by itself after two weeks unused, and after thirty days in any case. One that you do not know:
+        end it, and change the password.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.account {
+  max-width: 480px;
+  padding-top: 20px;
+  display: grid;
+  gap: 30px;
+}
+section {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+section > form,
+ul {
+  width: 100%;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+.small {
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,7 @@
+import { idParam, route } from '../../../http/route'
+import { endOne } from '../../../services/accounts'
+
+export default route('account', async ({ event, account }) => {
+  await endOne(account, idParam(event))
+  return {}
+})

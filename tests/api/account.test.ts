@@ -1,0 +1,92 @@
+/** One's own account: the password changed by its rules, sessions seen and ended. */
+import { randomUUID } from 'node:crypto'
+import type { Connection } from 'mysql2/promise'
+import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
+import { insertAccount } from '../../server/db/accounts'
+import { hashPassword } from '../../server/services/passwords'
+import { openSessionListSchema, type OpenSession } from '../../shared/account'
+import { database, Person } from './client'
+
+const FIRST = 'salt on the slipway'
+let connection: Connection, email: string, person: Person
+beforeAll(async () => {
+  connection = await database()
+})
+afterAll(() => connection.end())
+beforeEach(async () => {
+  email = `wren-${randomUUID()}@harbour.example`
+  await insertAccount(connection, {
+    email,
+    name: 'Wren Hale',
+    role: 'learner',
+    passwordHash: await hashPassword(FIRST)
+  })
+  person = await Person.signedIn(email, { password: FIRST })
+})
+const again = (password = FIRST): Promise<Person> => Person.signedIn(email, { password })
+const open = async (who: Person): Promise<OpenSession[]> =>
+  openSessionListSchema.parse(await (await who.fetch('/account/sessions')).json())
+const change = async (next: string, current = FIRST): Promise<[number, string]> => {
+  const response = await person.json('PUT', '/account/password', { current, next })
+  return [response.status, ((await response.json()) as { error?: { message: string } }).error?.message ?? '']
+}
+const inside = async (who: Person): Promise<boolean> => (await who.fetch('/account/sessions')).status === 200
+
+it('is entered by a new password from then on, and every other session is over', async () => {
+  const other = await again()
+  expect(await change('three grey gulls asleep')).toEqual([200, ''])
+  expect(await inside(person)).toBe(true)
+  expect(await inside(other)).toBe(false)
+  expect((await new Person().json('POST', '/session', { email, password: FIRST })).status).toBe(401)
+  expect(await inside(await again('three grey gulls asleep'))).toBe(true)
+})
+
+// NIST SP 800-63B-4, 3.1.1.2: at least eight, at least 64 taken, any character, a blocklist, no rules of composition.
+it.each([
+  ['shore', 422, 'At least 8 characters'],
+  ['x'.repeat(129), 422, 'At most 128'],
+  ['Password123', 422, 'tried first'],
+  ['iloveyou', 422, 'tried first'],
+  ['Wren Hale', 422, 'guessed first'],
+  ['aaaabbbbcccc but longer', 200, ''],
+  ['лодка у моста', 200, ''],
+  ['x y'.repeat(42), 200, '']
+])('of a password %s it says %d', async (next, status, words) => {
+  const [got, message] = await change(next)
+  expect(got).toBe(status)
+  expect(message).toContain(words)
+})
+
+it('is not changed on a wrong word, and guessing at it is as slow as at the door', async () => {
+  for (let n = 0; n < 8; n++) expect((await change('three grey gulls asleep', `wrong ${n}`))[0]).toBe(422)
+  expect((await change('three grey gulls asleep'))[0]).toBe(429)
+  await connection.query('DELETE FROM sign_in_tries')
+  expect(await inside(await again())).toBe(true)
+})
+
+it("shows where one is signed in, and ends one, or all others; another person's never", async () => {
+  const second = await again(),
+    third = await again()
+  const list = await open(person)
+  expect(list.map(s => s.here)).toEqual([true, false, false])
+  const [here] = await open(second)
+  const stranger = await Person.signedIn('rosa')
+  expect((await stranger.json('DELETE', `/account/sessions/${here!.id}`)).status).toBe(404)
+  expect((await person.json('DELETE', `/account/sessions/${here!.id}`)).status).toBe(200)
+  expect([await inside(second), await inside(third)]).toEqual([false, true])
+  expect((await person.json('DELETE', '/account/sessions')).status).toBe(200)
+  expect([await inside(person), await inside(third), await inside(stranger)]).toEqual([true, false, true])
+})
+
+it('is left after two weeks unused, and after thirty days however much it is used', async () => {
+  const aged = async (column: string, days: number): Promise<boolean> => {
+    const other = await again()
+    await connection.query(
+      `UPDATE sessions SET ${column} = ${column} - INTERVAL ${days} DAY WHERE id = ${(await open(other))[0]!.id}`
+    )
+    return inside(other)
+  }
+  expect(
+    await Promise.all([aged('seen_at', 13), aged('seen_at', 15), aged('expires_at', 29), aged('expires_at', 31)])
+  ).toEqual([true, false, true, false])
+})
