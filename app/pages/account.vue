@@ -10,6 +10,11 @@ const session = useSessionStore(),
 const { data: open, problem: unread, refresh } = useApiData(openSessionListSchema, '/account/sessions')
 const failed = ref('')
 
+function usedWords({ begunAt, seenAt }: OpenSession): string {
+  const begun = dayWords(begunAt),
+    used = dayWords(seenAt)
+  return begun === used ? `on ${begun}` : `since ${begun}, last used ${used}`
+}
 /** @param which one, or all but this one. */
 async function end(which?: OpenSession) {
   try {
@@ -27,7 +32,8 @@ async function end(which?: OpenSession) {
     <section>
       <h1>{{ session.person.name }}</h1>
       <p class="quiet">{{ session.person.email }} · {{ session.person.role }}</p>
-      <button class="word-link" @click="leave">Sign out here</button>
+      <!-- Wider screens have it at the top. -->
+      <button class="word-link leave" @click="leave">Sign out</button>
     </section>
     <section aria-labelledby="password">
       <h2 id="password">Password</h2>
@@ -40,9 +46,7 @@ async function end(which?: OpenSession) {
         <li v-for="s in open" :key="s.id">
           <span>
             {{ s.browser || 'a browser that does not say which' }}
-            <span class="quiet">{{
-              s.here ? '· here, now' : `· since ${dayWords(s.begunAt)}, last used ${dayWords(s.seenAt)}`
-            }}</span>
+            <span class="quiet">{{ s.here ? '· here, now' : `· ${usedWords(s)}` }}</span>
           </span>
           <button v-if="!s.here" class="word-link" :aria-label="`end ${s.browser}`" @click="end(s)">end it</button>
         </li>
@@ -76,6 +80,10 @@ ul {
   list-style: none;
   padding: 0;
 }
+li > .word-link {
+  white-space: nowrap;
+  align-self: start;
+}
 li {
   display: flex;
   justify-content: space-between;
@@ -85,5 +93,10 @@ li {
 }
 .small {
   font-size: 13px;
+}
+@media (min-width: 601px) {
+  .leave {
+    display: none;
+  }
 }
 </style>

@@ -50,7 +50,7 @@ test('the password is changed on one screen, what is wrong said at its field, an
   await expect(page.getByRole('listitem')).toHaveCount(1)
   await other.reload()
   await expect(other.getByRole('button', { name: 'Sign in' })).toBeVisible()
-  await page.getByRole('button', { name: 'Sign out here' }).click()
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
   await enter(page, 'three grey gulls asleep')
   await expect(page.getByText('Nothing handed in yet.')).toBeVisible()
   await elsewhere.close()

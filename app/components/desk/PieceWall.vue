@@ -17,8 +17,9 @@ const shown = useGrowing(
 const end = useTemplateRef<HTMLElement>('end')
 useIntersectionObserver(
   end,
-  ([seen]) => {
-    if (seen?.isIntersecting) emit('end')
+  // Told late, it is told several at once: the last says how it stands now.
+  told => {
+    if (told.at(-1)?.isIntersecting) emit('end')
   },
   { rootMargin: '400px' }
 )
@@ -37,5 +38,8 @@ useIntersectionObserver(
   flex-wrap: wrap;
   gap: 26px 22px;
   align-items: flex-start;
+}
+.hanging > :deep(*) {
+  max-width: 100%;
 }
 </style>

@@ -138,4 +138,10 @@ h2 {
     grid-template-columns: 1fr;
   }
 }
+@media (max-width: 600px) {
+  .wall {
+    padding: 10px;
+    min-height: 120px;
+  }
+}
 </style>
