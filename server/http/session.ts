@@ -11,12 +11,13 @@ import { settings } from '../settings'
 interface Sealed {
   token?: string
 }
-const NAME = 'critica'
+/** Behind HTTPS a name that browsers take from this very host alone, over HTTPS, for all of it (RFC 6265bis, 4.1.3.2). */
+const nameOf = (): string => (settings().CRITICA_SECURE_COOKIE ? '__Host-critica' : 'critica')
 
 function sealing(): SessionConfig {
   const { CRITICA_SECRET, CRITICA_SECURE_COOKIE } = settings()
   return {
-    name: NAME,
+    name: nameOf(),
     password: CRITICA_SECRET,
     maxAge: SESSION_DAYS * 86_400,
     sessionHeader: false,
@@ -26,7 +27,7 @@ function sealing(): SessionConfig {
 
 /** The token in the cookie, or null when there is none or it is not ours. */
 export async function tokenOf(event: H3Event): Promise<string | null> {
-  const sealed = getCookie(event, NAME)
+  const sealed = getCookie(event, nameOf())
   if (!sealed) return null
   const { data } = await unsealSession(event, sealing(), sealed).catch(() => ({ data: undefined }))
   return (data as Sealed | undefined)?.token ?? null
@@ -40,7 +41,7 @@ export async function accountOf(event: H3Event): Promise<Account | null> {
 
 /** A session of its own for a new sign-in, whatever cookie came with it. */
 export async function beginSession(event: H3Event, token: string): Promise<void> {
-  event.context.sessions = { [NAME]: { id: randomUUID(), createdAt: Date.now(), data: { token } } }
+  event.context.sessions = { [nameOf()]: { id: randomUUID(), createdAt: Date.now(), data: { token } } }
   await updateSession<Sealed>(event, sealing())
 }
 

@@ -2,10 +2,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Connection } from 'mysql2/promise'
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
+import { endChild } from '../../bin/lib/processes'
 import { insertAccount } from '../../server/db/accounts'
 import { hashPassword } from '../../server/services/passwords'
 import { openSessionListSchema, type OpenSession } from '../../shared/account'
-import { database, Person } from './client'
+import { anotherServer, database, Person } from './client'
 
 const FIRST = 'salt on the slipway'
 let connection: Connection, email: string, person: Person
@@ -76,6 +77,31 @@ it("shows where one is signed in, and ends one, or all others; another person's 
   expect([await inside(second), await inside(third)]).toEqual([false, true])
   expect((await person.json('DELETE', '/account/sessions')).status).toBe(200)
   expect([await inside(person), await inside(third), await inside(stranger)]).toEqual([true, false, true])
+})
+
+it('behind HTTPS is named by a cookie that no other host, path or plain connection can set', async () => {
+  process.env.CRITICA_SECURE_COOKIE = '1'
+  const { server, origin } = await anotherServer()
+  delete process.env.CRITICA_SECURE_COOKIE
+  try {
+    const response = await fetch(`${origin}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email, password: FIRST })
+    })
+    const [cookie] = response.headers.getSetCookie()
+    expect(cookie).toMatch(/^__Host-critica=/)
+    expect(cookie!.split('; ').slice(1)).toEqual(
+      expect.arrayContaining(['Path=/', 'HttpOnly', 'Secure', 'SameSite=Lax'])
+    )
+    expect(cookie).not.toMatch(/Domain=/i)
+    const [named] = cookie!.split(';')
+    const asked = async (sent: string): Promise<number> =>
+      (await fetch(`${origin}/api/account/sessions`, { headers: { cookie: sent } })).status
+    expect([await asked(named!), await asked(named!.replace('__Host-', ''))]).toEqual([200, 401])
+  } finally {
+    await endChild(server)
+  }
 })
 
 it('is left after two weeks unused, and after thirty days however much it is used', async () => {

@@ -16,15 +16,14 @@ const chosen = defineModel<number | null>({ required: true })
 
 /** Corrections that show what they mean: all of them, or the one being read; held, the picture as it could be. */
 const shown = computed(() => props.corrections.filter(c => c.trial && (chosen.value === null || c.id === chosen.value)))
-const { client, ready } = props.corrections.some(c => c.trial)
-  ? usePicture(props.submissionId)
-  : { client: null, ready: ref(false) }
+const picture = props.corrections.some(c => c.trial) ? usePicture(props.submissionId) : null
+const problem = computed(() => picture?.problem.value || picture?.failed.value || '')
 const canvas = ref<HTMLCanvasElement>(),
   held = ref(false)
-watch([shown, ready, canvas], async ([list]) => {
-  if (!client || !ready.value || !canvas.value || list.length === 0) return
+watch([shown, () => picture?.ready.value, canvas], async ([list, ready]) => {
+  if (!picture || !ready || !canvas.value || list.length === 0) return
   const trials = list.map(c => ({ trial: toRaw(c.trial)!, area: toRaw(c.area) }))
-  const bitmap = await client.call(w => w.tried(JSON.parse(JSON.stringify(trials)), false)).catch(() => null)
+  const bitmap = await picture.ask(w => w.tried(JSON.parse(JSON.stringify(trials)), false))
   if (!bitmap || !canvas.value) return
   canvas.value.width = bitmap.width
   canvas.value.height = bitmap.height
@@ -67,7 +66,7 @@ const marks = computed(() =>
         @pointerleave="hold(false)"
         @contextmenu="shown.length && $event.preventDefault()"
       />
-      <canvas v-if="client" v-show="held" ref="canvas" class="after" aria-hidden="true" />
+      <canvas v-if="picture" v-show="held" ref="canvas" class="after" aria-hidden="true" />
       <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" aria-hidden="true">
         <g v-for="m in marks" :key="m.id" fill="none" :opacity="chosen === null || chosen === m.id ? 1 : 0.35">
           <template v-for="(l, i) in m.lines" :key="i">
@@ -101,8 +100,9 @@ const marks = computed(() =>
         {{ m.tag }}
       </button>
     </div>
+    <p v-if="problem" role="alert" class="problem">What is meant cannot be shown: {{ problem }}</p>
     <button
-      v-if="shown.length"
+      v-else-if="shown.length"
       class="word-link hold"
       :aria-pressed="held"
       @pointerdown="hold(true)"
@@ -141,6 +141,11 @@ img {
   inset: 0;
   width: 100%;
   height: 100%;
+}
+.problem {
+  margin-top: 14px;
+  background: var(--paper);
+  padding: 4px 10px;
 }
 .hold {
   margin-top: 14px;
