@@ -32,10 +32,10 @@ export function useTrialOffers(areaOf: () => Area | null) {
     areaOf,
     async area => {
       const found = await ask(w =>
-        w.patches(bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0)
+        w.flatBlacks(bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature.darks : 0)
       )
       blacks.value =
-        found?.black.find(p => {
+        found?.find(p => {
           const { x, y, w, h } = area ? boundsOf(area) : { x: 0, y: 0, w: 1, h: 1 }
           return p.share > 0.002 && p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h
         })?.blacks ?? []

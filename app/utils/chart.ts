@@ -8,7 +8,7 @@ import { GREYS } from '~/theme/greys'
 use([BarChart, PieChart, ScatterChart, GridComponent, PolarComponent, TooltipComponent, CanvasRenderer])
 
 export const CHART_INK = GREYS.l91
-export const CHART_QUIET = GREYS.l60
+const CHART_QUIET = GREYS.l60
 /** Drawn anew each time, at the next frame. */
 export const CHART_UPDATE = { notMerge: true, lazyUpdate: true }
 

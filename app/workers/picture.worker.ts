@@ -8,7 +8,7 @@ import { attentionOf } from '~~/core/measure/focus/attention/attention'
 import { pullsOf } from '~~/core/measure/focus/focus'
 import { readFramings } from '~~/core/measure/composition/framing'
 import { hueHistogram, type HueHistogram } from '~~/core/measure/harmony/hues'
-import { chromaticBlacks, flatBlackPatches, nearWhitePatches } from '~~/core/measure/value/patches'
+import { chromaticBlacks, flatBlackPatches } from '~~/core/measure/value/patches'
 import { scatterOf } from '~~/core/measure/harmony/scatter'
 import { fitAt, reportFit } from '~~/core/measure/harmony/scheme'
 import { meanOf, RING_SHARE } from '~~/core/measure/value/separation'
@@ -101,13 +101,11 @@ const worker: PictureWorker = {
     }
   },
 
-  patches: async darksTemperature => ({
-    black: flatBlackPatches(picture().planes).map(patch => ({
+  flatBlacks: async darksTemperature =>
+    flatBlackPatches(picture().planes).map(patch => ({
       ...patch,
       blacks: chromaticBlacks(patch.value, darksTemperature)
     })),
-    white: nearWhitePatches(picture().planes)
-  }),
   depth: async areas => depthOf(areas, picture()),
 
   schemeAt: async (scheme, rotation, wheel) =>

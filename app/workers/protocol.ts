@@ -45,7 +45,8 @@ export interface PictureWorker {
   piece(known: PieceKnown, source: Source): Promise<PieceMeasures>
   /** The colour under a point in fractions; null where the picture is transparent. */
   probe(x: number, y: number, wheel: WheelName): Promise<ProbeReading | null>
-  patches(darksTemperature: number): Promise<{ black: BlackPatch[]; white: Patch[] }>
+  /** Flat black patch by patch, with what could be mixed instead. */
+  flatBlacks(darksTemperature: number): Promise<BlackPatch[]>
   depth(areas: readonly KnownArea[]): Promise<DepthLadder>
   /** A scheme at a rotation of the critic's choosing; null without colour. */
   schemeAt(scheme: SectorScheme, rotation: number, wheel: WheelName): Promise<RankedScheme | null>

@@ -1,4 +1,4 @@
-/** Where flat black and bare white lie, and what black could have been mixed instead. */
+/** Where flat black lies, and what could have been mixed instead. */
 import { fitToGamut } from '../../colour/gamut'
 import { valueOfLinear } from '../../colour/lab'
 import { oklabOf } from '../../colour/oklab'
@@ -6,7 +6,6 @@ import { hexOfLinear, type Rgb } from '../../colour/srgb'
 import { componentsOf, type Component } from '../../picture/components'
 import type { Planes } from '../../picture/planes'
 import { flatBlackMask } from './flat-black'
-import { nearWhiteMask } from './value'
 
 export interface Patch {
   readonly x: number
@@ -35,8 +34,6 @@ function patchesOf(inside: Uint8Array, planes: Planes): Patch[] {
 }
 
 export const flatBlackPatches = (planes: Planes): Patch[] => patchesOf(flatBlackMask(planes), planes)
-
-export const nearWhitePatches = (planes: Planes): Patch[] => patchesOf(nearWhiteMask(planes), planes)
 
 /** Hues of the mixed blacks offered, OKLCH degrees: warm by brown and wine, cool by blue and green. Common practice, no source. */
 const WARM_HUES = [55, 25, 5] as const

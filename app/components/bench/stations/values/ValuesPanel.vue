@@ -24,13 +24,13 @@ const darks = computed(() =>
 )
 const patches = useAsked(() => {
   const t = darks.value
-  return w => w.patches(t)
+  return w => w.flatBlacks(t)
 })
 onMounted(() => {
   if (bench.piece.hasReference && !referenceReady.value) void loadReference()
 })
 const LEAST = 0.001
-const blacks = computed(() => (patches.value?.black ?? []).filter(p => p.share >= LEAST))
+const blacks = computed(() => (patches.value ?? []).filter(p => p.share >= LEAST))
 </script>
 
 <template>
