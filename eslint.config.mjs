@@ -6,6 +6,8 @@ export default withNuxt(
       '@typescript-eslint/no-explicit-any': 'error',
       'max-params': ['error', 3],
       'vue/multi-word-component-names': 'off',
+      // Vuetify names a table's slots by their columns: item.name.
+      'vue/valid-v-slot': ['error', { allowModifiers: true }],
       'vue/html-self-closing': 'off',
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off'

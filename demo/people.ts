@@ -1,5 +1,5 @@
 /** The harbour class's people. All invented; the password is for the demo only and is shown with it. */
-import type { Role } from '../shared/account'
+import type { ClassRole } from '../shared/account'
 
 export const DEMO_PASSWORD = 'harbour-lamp'
 export const CLASS_NAME = 'Evening class, harbour hall'
@@ -8,10 +8,15 @@ export interface Person {
   readonly key: string
   readonly name: string
   readonly email: string
-  readonly role: Role
+  readonly role: ClassRole
 }
 
-const person = (key: string, name: string, role: Role): Person => ({ key, name, email: `${key}@harbour.example`, role })
+const person = (key: string, name: string, role: ClassRole): Person => ({
+  key,
+  name,
+  email: `${key}@harbour.example`,
+  role
+})
 
 export const INSTRUCTOR = person('tamsin', 'Tamsin Vane', 'instructor')
 export const LEARNERS: readonly Person[] = [
@@ -22,7 +27,3 @@ export const LEARNERS: readonly Person[] = [
   person('mika', 'Mika Thorn', 'learner'),
   person('rosa', 'Rosa Field', 'learner')
 ]
-
-export function demoSignIns(): { name: string; email: string; password: string; role: Role }[] {
-  return [INSTRUCTOR, ...LEARNERS].map(({ name, email, role }) => ({ name, email, role, password: DEMO_PASSWORD }))
-}

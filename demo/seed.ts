@@ -6,15 +6,16 @@
 import { writeFile } from 'node:fs/promises'
 import type { Account } from '../shared/account'
 import { correctionInputSchema, FOCUS_NAME, type CorrectionWritten } from '../shared/critique'
-import { insertAccount } from '../server/db/accounts'
-import { insertClass, insertEnrolment } from '../server/db/classes'
+import { findAccount, insertAccount } from '../server/db/accounts'
+import { insertClass } from '../server/db/classes'
+import { insertMembership } from '../server/db/memberships'
 import { db } from '../server/db/pool'
 import { listAssignments } from '../server/services/assignments'
 import { addArea, addCorrection } from '../server/services/corrections'
 import { assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critiques'
 import { handIn } from '../server/services/handing-in'
 import { measuringDone } from '../server/services/measuring'
-import { hashPassword } from '../server/services/passwords'
+import { hashPassword } from '../server/work/workers'
 import { withScratch } from '../server/scratch'
 import { boundsOf, type Area } from '../core/picture/area'
 import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
@@ -23,20 +24,25 @@ import { renderPiece, renderReference } from './render'
 
 const DAY = 86_400_000
 
-async function openAccount(person: Person): Promise<Account> {
-  const id = await insertAccount(db(), { ...person, passwordHash: await hashPassword(DEMO_PASSWORD) })
-  return { id, name: person.name, email: person.email, role: person.role }
+async function openAccount({ name, email, role }: Person, classId: number): Promise<Account> {
+  const id = await insertAccount(db(), {
+    name,
+    email,
+    passwordHash: await hashPassword(DEMO_PASSWORD),
+    shownPassword: DEMO_PASSWORD
+  })
+  await insertMembership(db(), { classId, accountId: id, role })
+  return (await findAccount(db(), id))!
 }
 
 /** @param progress called with a line as each picture is painted. */
 export async function seedDemo(now: Date, progress: (text: string) => void): Promise<void> {
-  const instructor = await openAccount(INSTRUCTOR)
-  const classId = await insertClass(db(), { name: CLASS_NAME, instructorId: instructor.id, budgetMinutes: 25 })
+  const term = { startsOn: null, endsOn: null }
+  const classId = await insertClass(db(), { name: CLASS_NAME, budgetMinutes: 25, ...term }, true)
+  const instructor = await openAccount(INSTRUCTOR, classId)
   const learners = new Map<string, Account>()
   for (const person of LEARNERS) {
-    const learner = await openAccount(person)
-    learners.set(person.key, learner)
-    await insertEnrolment(db(), classId, learner.id)
+    learners.set(person.key, await openAccount(person, classId))
   }
   const bring = async (piece: DemoPiece, assignmentId: number | null = null): Promise<number> => {
     progress(`painting ${piece.words.title}`)

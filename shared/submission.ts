@@ -78,7 +78,11 @@ const pieceSchema = z.object({
 })
 export type PieceFacts = z.infer<typeof pieceSchema>
 
-export const submissionSchema = pieceSchema.extend({ measurement: measurementSchema })
+/** @property may what whoever asks may do with it. */
+export const submissionSchema = pieceSchema.extend({
+  measurement: measurementSchema,
+  may: z.array(z.enum(['draft', 'release']))
+})
 export type Submission = z.infer<typeof submissionSchema>
 
 /** A piece among many: of its report only what its small view shows. */
@@ -97,9 +101,10 @@ export type Shelf = z.infer<typeof shelfSchema>
 
 /** Pieces listed at once, at most. */
 export const MOST_LISTED = 100
-/** A window of a list: from behind a piece on. A learner has one shelf: their own. */
+/** A window of a list: from behind a piece on. Without a shelf, one's own pieces. @property classId one of the classes, where there are several. */
 export const listQuerySchema = z.object({
-  shelf: shelfSchema.default('review'),
+  shelf: shelfSchema.optional(),
+  classId: z.coerce.number().int().positive().optional(),
   after: z.coerce.number().int().positive().optional(),
   most: z.coerce.number().int().min(1).max(MOST_LISTED).default(40)
 })
@@ -123,6 +128,5 @@ export const shelfTotalsSchema = z.object({
   oldest: z.iso.datetime().nullable()
 })
 export type ShelfTotals = z.infer<typeof shelfTotalsSchema>
-export const classSchema = z.object({ id: z.int(), name: z.string() })
-export const classListSchema = z.array(classSchema)
+export const totalsQuerySchema = z.object({ classId: z.coerce.number().int().positive().optional() })
 export const createdSchema = z.object({ id: z.int() })

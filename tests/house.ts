@@ -7,10 +7,8 @@ import { createConnection, type Connection, type RowDataPacket } from 'mysql2/pr
 import { freePort, secretsOf, startDatabase, type RunningDatabase } from '../bin/lib/database'
 import { endChild } from '../bin/lib/processes'
 import { prepareDatabase, startServer } from '../bin/lib/serve'
-import { insertAccount } from '../server/db/accounts'
-import { insertClass, insertEnrolment } from '../server/db/classes'
-import { hashPassword } from '../server/services/passwords'
 import { Person } from './api/client'
+import { enrol, newAccount, newClass } from './people'
 
 export const PASSWORD = 'house-lamp'
 
@@ -32,20 +30,14 @@ export class House {
     house.databasePort = await freePort()
     house.port = await freePort()
     await house.startDatabase()
-    await prepareDatabase(house.database.url, false)
-    const connection = await house.connect(),
-      passwordHash = await hashPassword(PASSWORD)
-    const account = (role: 'instructor' | 'learner', i: number): Promise<number> =>
-      insertAccount(connection, { email: `${role}-${i}@house.example`, name: `${role} ${i}`, role, passwordHash })
+    await prepareDatabase(house.database.url)
+    const connection = await house.connect()
+    const account = (who: string): Promise<number> =>
+      newAccount(connection, { email: `${who}@house.example`, name: who.replace('-', ' '), password: PASSWORD })
     for (let i = 0; i < instructors; i++)
-      house.classes.push(
-        await insertClass(connection, {
-          name: `Class ${i}`,
-          instructorId: await account('instructor', i),
-          budgetMinutes: 25
-        })
-      )
-    for (let i = 0; i < learners; i++) await insertEnrolment(connection, house.classOf(i), await account('learner', i))
+      house.classes.push(await newClass(connection, `Class ${i}`, await account(`instructor-${i}`)))
+    for (let i = 0; i < learners; i++)
+      await enrol(connection, { classId: house.classOf(i), accountId: await account(`learner-${i}`) })
     await connection.end()
     await house.startServer()
     return house

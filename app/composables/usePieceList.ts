@@ -18,8 +18,8 @@ const FIRST_LOOK_MS = 1500,
 const underWay = ({ measurement }: ListedSubmission): boolean =>
   measurement.state === 'queued' || measurement.state === 'measuring'
 
-/** @param shelf null for a learner's own pieces. */
-export function usePieceList(shelf: () => Shelf | null) {
+/** @param shelf null for a learner's own pieces. @param classId one of the classes; null for all of them. */
+export function usePieceList(shelf: () => Shelf | null, classId: () => number | null = () => null) {
   const pieces = shallowRef<readonly ListedSubmission[]>([])
   const next = ref<number | null>(null),
     ready = ref(false),
@@ -32,6 +32,7 @@ export function usePieceList(shelf: () => Shelf | null) {
   const page = (after: number | null): Promise<PiecePage> => {
     const asked = new URLSearchParams({
       ...(shelf() ? { shelf: shelf()! } : {}),
+      ...(classId() === null ? {} : { classId: `${classId()}` }),
       ...(after === null ? {} : { after: `${after}` })
     })
     return api(piecePageSchema, `/submissions?${asked}`)
@@ -85,6 +86,6 @@ export function usePieceList(shelf: () => Shelf | null) {
     wait.value = FIRST_LOOK_MS
     if (pieces.value.some(underWay)) timer.start()
   }
-  watch(shelf, open, { immediate: true })
+  watch([shelf, classId], open, { immediate: true })
   return { pieces, next, ready, problem, more }
 }

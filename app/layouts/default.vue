@@ -1,19 +1,18 @@
 <script setup lang="ts">
+import type { Account } from '~~/shared/account'
+
 const session = useSessionStore()
 const { leave } = useLeaving()
-const links = computed(() =>
-  session.account?.role === 'instructor'
-    ? [
-        ['/desk', 'Desk'],
-        ['/exercises', 'Exercises'],
-        ['/outbox', 'Outbox']
-      ]
-    : [
-        ['/work', 'My work'],
-        ['/exercises', 'Exercises'],
-        ['/hand-in', 'Hand in']
-      ]
-)
+const LINKS: readonly (readonly [to: string, label: string, whose: (account: Account) => boolean])[] = [
+  ['/desk', 'Desk', teaches],
+  ['/work', 'My work', learns],
+  ['/exercises', 'Exercises', account => teaches(account) || learns(account)],
+  ['/hand-in', 'Hand in', learns],
+  ['/classes', 'Classes', ({ roles }) => roles.includes('instructor')],
+  ['/outbox', 'Outbox', ({ roles }) => roles.includes('instructor')],
+  ['/house', 'House', ({ roles }) => roles.includes('owner')]
+]
+const links = computed(() => (session.account ? LINKS.filter(([, , whose]) => whose(session.account!)) : []))
 </script>
 
 <template>

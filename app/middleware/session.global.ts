@@ -7,10 +7,12 @@ export default defineNuxtRouteMiddleware(async to => {
   if (to.matched.length === 0) return
   const session = useSessionStore()
   if (!session.loaded) await session.load()
-  const { account } = session
+  const { account } = session,
+    { whose = [] } = to.meta
+  if (whose === 'anybody') return
   if (!account)
     return to.path === '/sign-in'
       ? undefined
       : navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } })
-  if (!to.meta.roles?.includes(account.role)) return navigateTo(homeOf(account.role))
+  if (whose !== 'everybody' && !whose.some(role => account.roles.includes(role))) return navigateTo(homeOf(account))
 })

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { openSessionListSchema, type OpenSession } from '~~/shared/account'
+import { loginOf, openSessionListSchema, type OpenSession } from '~~/shared/account'
 
-definePageMeta({ roles: ['instructor', 'learner'] })
+definePageMeta({ whose: 'everybody' })
 useHead({ title: 'Your account · Critica' })
 
 const session = useSessionStore(),
@@ -31,13 +31,21 @@ async function end(which?: OpenSession) {
   <div class="account">
     <section>
       <h1>{{ session.person.name }}</h1>
-      <p class="quiet">{{ session.person.email }} · {{ session.person.role }}</p>
+      <p class="quiet">{{ loginOf(session.person) }} · {{ session.person.roles.join(', ') || 'in no class' }}</p>
       <!-- Wider screens have it at the top. -->
       <button class="word-link leave" @click="leave">Sign out</button>
     </section>
     <section aria-labelledby="password">
       <h2 id="password">Password</h2>
       <PasswordForm @changed="refresh" />
+    </section>
+    <section aria-labelledby="address">
+      <h2 id="address">Address</h2>
+      <AddressForm />
+    </section>
+    <section v-if="session.person.roles.includes('instructor')" aria-labelledby="step">
+      <h2 id="step">Second step</h2>
+      <SecondStep />
     </section>
     <section aria-labelledby="open">
       <h2 id="open">Where you are signed in</h2>
@@ -52,10 +60,15 @@ async function end(which?: OpenSession) {
         </li>
       </ul>
       <button v-if="open && open.length > 1" class="word-link" @click="end()">sign out everywhere but here</button>
+
       <p class="quiet small">
         A sign-in ends by itself after two weeks unused, and after thirty days in any case. One that you do not know:
         end it, and change the password.
       </p>
+    </section>
+    <section aria-labelledby="record">
+      <h2 id="record">What is yours</h2>
+      <PersonRecord :person-id="session.person.id" :name="session.person.name" />
     </section>
   </div>
 </template>

@@ -1,15 +1,34 @@
 <script setup lang="ts">
 import { whenever } from '@vueuse/core'
 import { bringAhead, bringBench } from '~/start/bench'
+import { classListSchema } from '~~/shared/class'
 import { shelfTotalsSchema, type ListedSubmission, type Shelf } from '~~/shared/submission'
 
-definePageMeta({ roles: ['instructor'] })
+definePageMeta({ whose: ['instructor', 'assistant'] })
 
 useHead({ title: 'Desk · Critica' })
 
 const shelf = ref<Shelf>('review')
-const { data: totals, problem: unread } = useApiData(shelfTotalsSchema, '/shelves')
-const { pieces, next, ready, problem, more } = usePieceList(() => shelf.value)
+const { data: classes } = useApiData(classListSchema, '/classes')
+/** The class that is read, where there are several; the address keeps it. */
+const route = useRoute()
+const classId = computed(() => Number(route.query.class) || null)
+const taught = computed(() => classes.value?.filter(c => c.role && c.role !== 'learner') ?? [])
+const choices = computed(() => [
+  { key: 'all', label: 'all classes' },
+  ...taught.value.filter(c => !c.archived || c.id === classId.value).map(c => ({ key: `${c.id}`, label: c.name }))
+])
+const chosen = computed({
+  get: () => (classId.value === null ? 'all' : `${classId.value}`),
+  set: key => void navigateTo({ query: key === 'all' ? {} : { class: key } }, { replace: true })
+})
+const { data: totals, problem: unread } = useApiData(shelfTotalsSchema, () =>
+  classId.value === null ? '/shelves' : `/shelves?classId=${classId.value}`
+)
+const { pieces, next, ready, problem, more } = usePieceList(
+  () => shelf.value,
+  () => classId.value
+)
 
 /** A hand-in for an exercise is confirmed, not reviewed: it hangs on its own shelf. */
 const SHELVES: readonly { readonly key: Shelf; readonly label: string }[] = [
@@ -50,6 +69,10 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
 <template>
   <div>
     <h1 class="load">{{ load }}</h1>
+    <WordChoice v-if="choices.length > 2" v-model="chosen" label="Class" :choices="choices" class="of-class" />
+    <p v-else-if="classes && taught.length === 0" class="words">
+      You teach no class yet. <NuxtLink to="/classes">Make your first</NuxtLink>.
+    </p>
     <p v-if="problem || unread" role="alert">{{ problem || unread }}</p>
     <!-- The pieces are what is waited for: the tabs are fetched behind them. -->
     <div class="shelves">
@@ -72,5 +95,8 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
 .shelves {
   height: 32px;
   margin-bottom: 14px;
+}
+.of-class {
+  margin-bottom: 12px;
 }
 </style>

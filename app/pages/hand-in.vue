@@ -4,21 +4,16 @@ import { keptWords } from '~/utils/kept'
 import { EXERCISES } from '~~/core/exercise'
 import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
 import { assignmentSchema } from '~~/shared/assignment'
-import {
-  classListSchema,
-  createdSchema,
-  handInSchema,
-  stageSchema,
-  STAGE_WORDS,
-  type Stage
-} from '~~/shared/submission'
+import { classListSchema } from '~~/shared/class'
+import { createdSchema, handInSchema, stageSchema, STAGE_WORDS, type Stage } from '~~/shared/submission'
 
-definePageMeta({ roles: ['learner'] })
+definePageMeta({ whose: ['learner'] })
 
 useHead({ title: 'Hand in · Critica' })
 const route = useRoute()
 const exerciseId = Number(route.query.exercise) || null
-const { data: classes, problem: noClasses } = useApiData(classListSchema, '/classes')
+const { data: allClasses, problem: noClasses } = useApiData(classListSchema, '/classes')
+const classes = computed(() => allClasses.value?.filter(c => c.role === 'learner' && !c.archived) ?? null)
 const { data: assignment, problem: noExercise } = useApiData(
   assignmentSchema,
   exerciseId === null ? null : `/assignments/${exerciseId}`
@@ -129,6 +124,10 @@ async function send() {
         accept="image/png,image/jpeg,image/webp,image/tiff"
       />
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+      <p v-if="classes?.length === 0" role="alert" class="problem">
+        Your classes are archived: there is nobody to hand in to.
+        <NuxtLink to="/join">Join another by its code</NuxtLink>.
+      </p>
       <v-btn type="submit" color="primary" variant="flat" :loading="busy">Hand it in</v-btn>
       <p class="quiet small">
         Your instructor sees the picture, and nobody else. Where and with what it was photographed is taken out first.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // Everybody is sent on from here to where their work begins.
-definePageMeta({ roles: [] })
+definePageMeta({ whose: [] })
 </script>
 
 <template><div /></template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mailListSchema } from '~~/shared/mail'
 
-definePageMeta({ roles: ['instructor', 'learner'] })
+definePageMeta({ whose: 'everybody' })
 
 /** The simulated post office: what would have been sent, newest first. An aid for demo and development. */
 useHead({ title: 'Outbox · Critica' })
@@ -17,7 +17,7 @@ const { data: mail, problem } = useApiData(mailListSchema, '/outbox')
     <article v-for="m in mail" :key="m.id">
       <h3>{{ m.subject }}</h3>
       <p class="quiet">
-        to {{ m.to.name }} &lt;{{ m.to.email }}&gt; · {{ dayWords(m.sentAt)
+        to {{ m.to.name }}{{ m.to.email ? ` <${m.to.email}>` : ', who has no address' }} · {{ dayWords(m.sentAt)
         }}{{ m.deliveredAt ? ' · taken by the mail server' : '' }}
       </p>
       <p v-if="m.failure" role="status">
@@ -27,6 +27,7 @@ const { data: mail, problem } = useApiData(mailListSchema, '/outbox')
             : `Not taken by the mail server yet: ${m.failure}. It is tried again.`
         }}
       </p>
+      <p v-if="m.link"><NuxtLink :to="m.link">The link in it</NuxtLink></p>
       <p v-for="line in m.body.split('\n').filter(Boolean)" :key="line" class="words">{{ line }}</p>
     </article>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ListedSubmission } from '~~/shared/submission'
 
-definePageMeta({ roles: ['learner'] })
+definePageMeta({ whose: ['learner'] })
 
 useHead({ title: 'My work · Critica' })
 const { pieces, next, ready, problem, more } = usePieceList(() => null)

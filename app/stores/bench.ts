@@ -36,6 +36,9 @@ export const useBenchStore = defineStore('bench', () => {
   const stored = computed(() => (piece.value.measurement.state === 'done' ? piece.value.measurement.report : null))
   const report = computed<Report | null>(() => measures.value?.report ?? (opened.value && stored.value))
   const released = computed(() => critique.value.state === 'released')
+  /** What may be done here by whoever looks: an assistant drafts, an archived class is read. */
+  const mayRelease = computed(() => piece.value.may.includes('release'))
+  const closed = computed(() => released.value || !piece.value.may.includes('draft'))
   const standards = computed(() => opened.value?.critique.standards ?? DEFAULT_STANDARDS)
   const notes = computed(() => critique.value.notes)
   /** What is known of the piece beside its pixels. */
@@ -120,6 +123,8 @@ export const useBenchStore = defineStore('bench', () => {
     known,
     report,
     released,
+    mayRelease,
+    closed,
     standards,
     notes,
     readings,

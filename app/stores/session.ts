@@ -1,7 +1,14 @@
 /** Who is signed in. */
 import { z } from 'zod'
 import { dropAllKept } from '~/utils/kept'
-import { accountSchema, sessionSchema, type Session } from '~~/shared/account'
+import {
+  accountSchema,
+  sessionSchema,
+  type signInSchema,
+  type Account,
+  type Role,
+  type Session
+} from '~~/shared/account'
 
 export const useSessionStore = defineStore('session', () => {
   const session = ref<Session | null>(null)
@@ -11,13 +18,14 @@ export const useSessionStore = defineStore('session', () => {
     if (!account.value) throw new TypeError('nobody is signed in')
     return account.value
   })
-  const demo = computed(() => session.value?.demo ?? [])
+  const demo = computed(() => session.value?.demo ?? []),
+    owned = computed(() => session.value?.owned ?? true)
 
   async function load(): Promise<void> {
     session.value = await api(sessionSchema, '/session')
   }
-  async function signIn(email: string, password: string): Promise<void> {
-    await api(accountSchema, '/session', { method: 'POST', body: { email, password } })
+  async function signIn(body: z.infer<typeof signInSchema>): Promise<void> {
+    await api(accountSchema, '/session', { method: 'POST', body })
     await load()
   }
   async function signOut(): Promise<void> {
@@ -25,8 +33,13 @@ export const useSessionStore = defineStore('session', () => {
     dropAllKept()
     await load()
   }
-  return { account, person, demo, load, signIn, signOut, loaded: computed(() => session.value !== null) }
+  return { account, person, demo, owned, load, signIn, signOut, loaded: computed(() => session.value !== null) }
 })
 
-/** Where each role begins. */
-export const homeOf = (role: 'instructor' | 'learner'): string => (role === 'instructor' ? '/desk' : '/work')
+const hasOne = ({ roles }: Account, ...of: readonly Role[]): boolean => of.some(role => roles.includes(role))
+export const teaches = (account: Account): boolean => hasOne(account, 'instructor', 'assistant')
+export const learns = (account: Account): boolean => hasOne(account, 'learner')
+
+/** Where somebody's work begins. */
+export const homeOf = (account: Account): string =>
+  teaches(account) ? '/desk' : learns(account) ? '/work' : '/account'

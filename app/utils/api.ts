@@ -21,18 +21,34 @@ async function send(path: string, { method = 'GET', body }: ApiOptions): Promise
   }
 }
 
+function refusalOf(data: unknown): AppError {
+  const error = (data as ErrorBody | null)?.error
+  return new AppError(
+    error?.code ?? 'unexpected',
+    error?.message ?? 'Something went wrong here. Nothing was changed; try again.'
+  )
+}
+
 /** @throws AppError with the server's code and sentence. */
 export async function api<S extends z.ZodType>(schema: S, path: string, options: ApiOptions = {}): Promise<z.infer<S>> {
   const response = await send(path, options)
   const data: unknown = await response.json().catch(() => null)
-  if (!response.ok) {
-    const error = (data as ErrorBody | null)?.error
-    throw new AppError(
-      error?.code ?? 'unexpected',
-      error?.message ?? 'Something went wrong here. Nothing was changed; try again.'
-    )
-  }
+  if (!response.ok) throw refusalOf(data)
   return schema.parse(data)
+}
+
+/** A file that is made when it is asked for, given to the browser to keep. @throws AppError as `api` does. */
+export async function download(
+  path: string,
+  { method, fileName }: { readonly method: 'GET' | 'POST'; readonly fileName: string }
+): Promise<void> {
+  const response = await send(path, { method })
+  if (!response.ok) throw refusalOf(await response.json().catch(() => null))
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(await response.blob())
+  link.download = fileName
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
 }
 
 /** The sentence of anything that was thrown, by `api` or by what the framework wrapped around it. */

@@ -3,19 +3,15 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
-import { demoSignIns } from '../../demo/people'
-import { seedDemo } from '../../demo/seed'
-import { countAccounts } from '../../server/db/accounts'
+import { countAccounts, countOwners } from '../../server/db/accounts'
 import { migrate } from '../../server/db/migrate'
-import { closePool, openPool } from '../../server/db/pool'
-import { closeScratch, openScratch } from '../../server/scratch'
-import { closeWorkers, openWorkers } from '../../server/work/workers'
-import { stopMeasuring } from '../../server/services/measuring'
+import { closePool, openPool, transaction } from '../../server/db/pool'
+import { makeLink, pathOf } from '../../server/services/links'
 import { endChild, endProcess, runs } from './processes'
-import { progress, progressDone, ROOT, step, Stop } from './step'
+import { ROOT, step, Stop } from './step'
 
-/** Migrates, and loads the demo when nobody has an account yet. */
-export async function prepareDatabase(url: string, demo: boolean): Promise<void> {
+/** Migrates; @returns what is missing to begin with: whether nobody has an account yet, and whether the house has no owner. */
+export async function prepareDatabase(url: string): Promise<{ readonly empty: boolean; readonly ownerless: boolean }> {
   const pool = openPool(url)
   try {
     await pool.query('SELECT 1').catch((error: Error) => {
@@ -23,16 +19,18 @@ export async function prepareDatabase(url: string, demo: boolean): Promise<void>
     })
     const applied = await migrate(pool, join(ROOT, 'server/db/migrations'))
     if (applied.length > 0) step(`database brought up to date: ${applied.join(', ')}`)
-    if (!demo || (await countAccounts(pool)) > 0) return
-    step("loading the demo: a harbour town's evening class (painting its pictures takes about a minute)")
-    openScratch()
-    openWorkers(join(ROOT, '.output/server/work'))
-    await seedDemo(new Date(), progress)
-    progressDone()
+    return { empty: (await countAccounts(pool)) === 0, ownerless: (await countOwners(pool)) === 0 }
   } finally {
-    await stopMeasuring()
-    closeWorkers()
-    closeScratch()
+    await closePool()
+  }
+}
+
+/** The link by which the first to hold it becomes the owner: printed here, and nowhere on a page. @returns its path. */
+export async function ownerLink(url: string, secret: string): Promise<string> {
+  openPool(url)
+  try {
+    return pathOf(await transaction(connection => makeLink(connection, { kind: 'owner', accountId: null })), secret)
+  } finally {
     await closePool()
   }
 }
@@ -42,6 +40,8 @@ export interface ServerOptions {
   readonly databaseUrl: string
   readonly secret: string
   readonly demo: boolean
+  /** The address people reach it by, where that is not the loopback port. */
+  readonly origin?: string | undefined
   /** Where its number is noted, so that the next start can tell a leftover; nowhere when it is left out. */
   readonly folder?: string
 }
@@ -58,7 +58,14 @@ export async function endLeftoverServer(folder: string): Promise<void> {
 }
 
 /** @returns the server once it answers. @throws Stop when it does not. */
-export async function startServer({ port, databaseUrl, secret, demo, folder }: ServerOptions): Promise<ChildProcess> {
+export async function startServer({
+  port,
+  databaseUrl,
+  secret,
+  demo,
+  origin,
+  folder
+}: ServerOptions): Promise<ChildProcess> {
   const server = spawn('node', [ENTRY], {
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
@@ -69,7 +76,9 @@ export async function startServer({ port, databaseUrl, secret, demo, folder }: S
       PORT: String(port),
       CRITICA_DATABASE_URL: databaseUrl,
       CRITICA_SECRET: secret,
-      CRITICA_SHOWN_SIGN_INS: JSON.stringify(demo ? demoSignIns() : []),
+      CRITICA_DEMO: demo ? '1' : '0',
+      ...(demo ? { CRITICA_DEMO_LOADER: join(ROOT, 'bin/lib/demo.ts') } : {}),
+      CRITICA_ORIGIN: origin ?? `http://127.0.0.1:${port}`,
       NITRO_SHUTDOWN_TIMEOUT: '3000'
     }
   })

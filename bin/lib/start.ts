@@ -1,10 +1,11 @@
 import type { ChildProcess } from 'node:child_process'
-import { demoSignIns } from '../../demo/people'
+import { DEMO_PASSWORD, INSTRUCTOR, LEARNERS } from '../../demo/people'
 import { buildIfChanged } from './build'
 import { portFree, secretsOf, startDatabase, type RunningDatabase } from './database'
 import { installMissing, MARIADB } from './packages'
 import { endChild, SERVER_GRACE_MS } from './processes'
-import { endLeftoverServer, prepareDatabase, startServer } from './serve'
+import { loadDemoAloud } from './demo'
+import { endLeftoverServer, ownerLink, prepareDatabase, startServer } from './serve'
 import { readSettings } from './settings'
 import { main, step, Stop } from './step'
 import { supervise } from './supervise'
@@ -34,7 +35,14 @@ main(async () => {
   process.on('SIGINT', () => void stop())
   process.on('SIGTERM', () => void stop())
   const serve = async (url: string): Promise<ChildProcess> => {
-    server = await startServer({ port: settings.CRITICA_PORT, databaseUrl: url, secret: secrets.session, demo, folder })
+    server = await startServer({
+      port: settings.CRITICA_PORT,
+      databaseUrl: url,
+      secret: secrets.session,
+      demo,
+      origin: settings.CRITICA_ORIGIN,
+      folder
+    })
     return server
   }
   const openDatabase = async (): Promise<ChildProcess> => {
@@ -51,12 +59,18 @@ main(async () => {
       void supervise({ name: 'MariaDB', start: openDatabase }, running, stopping.signal)
     }
     const url = settings.CRITICA_DATABASE_URL ?? database!.url
-    await prepareDatabase(url, demo)
+    const { empty, ownerless } = await prepareDatabase(url)
+    if (demo && empty) await loadDemoAloud(url)
     void supervise({ name: 'the server', start: () => serve(url) }, await serve(url), stopping.signal)
-    step(`Critica serves on http://127.0.0.1:${settings.CRITICA_PORT}  (Ctrl-C stops it)`)
-    if (demo)
-      for (const { name, email, password, role } of demoSignIns())
-        console.log(`    ${email.padEnd(24)} ${password}   ${name}, ${role}`)
+    const here = settings.CRITICA_ORIGIN ?? `http://127.0.0.1:${settings.CRITICA_PORT}`
+    step(`Critica serves on ${here}  (Ctrl-C stops it)`)
+    if (ownerless) {
+      if (demo)
+        for (const { name, email, role } of [INSTRUCTOR, ...LEARNERS])
+          console.log(`    ${email.padEnd(24)} ${DEMO_PASSWORD}   ${name}, ${role} of the demo class`)
+      console.log(`    To begin with your own class, open this once; whoever opens it owns the house:
+    ${here}${await ownerLink(url, secrets.session)}`)
+    }
   } catch (error) {
     stopping.abort()
     await end()

@@ -7,6 +7,7 @@ import { buildIfChanged } from './build'
 import { freePort, secretsOf, startDatabase, type RunningDatabase } from './database'
 import { CHROMIUM, installMissing, MARIADB } from './packages'
 import { endChild } from './processes'
+import { loadDemoAloud } from './demo'
 import { prepareDatabase, startServer } from './serve'
 import { main, ROOT, step } from './step'
 
@@ -77,7 +78,8 @@ main(async () => {
     tally.passed++
     step('starting a throw-away MariaDB and the built server')
     database = await startDatabase(folder, await freePort(), false)
-    await prepareDatabase(database.url, true)
+    await prepareDatabase(database.url)
+    await loadDemoAloud(database.url)
     const port = await freePort()
     const secret = secretsOf(folder).session
     server = await startServer({ port, databaseUrl: database.url, secret, demo: true })

@@ -9,11 +9,12 @@ import { signIn } from '../services/accounts'
 export default route(
   'anybody',
   async ({ event }): Promise<Account> => {
-    const { email, password } = await body(event, signInSchema)
+    const { login, password, code } = await body(event, signInSchema)
     const before = await tokenOf(event)
     const { token, account } = await signIn({
-      email,
+      login,
       password,
+      code,
       address: clientAddress(event),
       before,
       browser: browserOf(event)

@@ -1,4 +1,9 @@
+import { getQuery } from 'h3'
+import { totalsQuerySchema } from '../../shared/submission'
+import { check } from '../http/check'
 import { route } from '../http/route'
 import { shelfTotals } from '../services/listing'
 
-export default route('instructor', ({ account }) => shelfTotals(account))
+export default route('staff', ({ event, account }) =>
+  shelfTotals(account, check(totalsQuerySchema, getQuery(event)).classId ?? null)
+)

@@ -1,25 +1,31 @@
 import type { ExerciseKey } from '../../core/exercise'
+import type { ClassRole } from '../../shared/account'
 import { checkResultSchema, type Assignment } from '../../shared/assignment'
 import type { Changed, Db, Row } from './pool'
+import { TAUGHT } from './lists'
+import type { Look } from './submissions'
 
 /** The newest hand-in stands for the assignment; a learner may try again until it is confirmed. */
-const SELECT = `SELECT x.id, x.exercise, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at, x.confirmed_at, x.submission_id,
-  s.title, s.class_id, s.learner_id, a.name AS learner_name, c.instructor_id, k.state AS critique_state,
-  h.id AS hand_in_id, h.handed_in_at, m.checks
-  FROM assignments x JOIN submissions s ON s.id = x.submission_id JOIN accounts a ON a.id = s.learner_id
+const COLUMNS = `x.id, x.exercise, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at, x.confirmed_at, x.submission_id,
+  s.title, s.class_id, s.learner_id, a.name AS learner_name, c.archived_at IS NOT NULL AS archived, k.state AS critique_state,
+  h.id AS hand_in_id, h.handed_in_at, m.checks`
+const FROM = `FROM assignments x JOIN submissions s ON s.id = x.submission_id JOIN accounts a ON a.id = s.learner_id
   JOIN classes c ON c.id = s.class_id JOIN critiques k ON k.submission_id = s.id
   LEFT JOIN submissions h ON h.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = x.id)
   LEFT JOIN measurements m ON m.submission_id = h.id`
 
 export interface OwnedAssignment {
   readonly assignment: Assignment
-  readonly instructorId: number
+  /** What the one who looks is in its class. */
+  readonly role: ClassRole | null
+  readonly archived: boolean
   readonly released: boolean
 }
 
 function mapAssignment(row: Row): OwnedAssignment {
   return {
-    instructorId: row.instructor_id as number,
+    role: (row.role as ClassRole | null | undefined) ?? null,
+    archived: Boolean(row.archived),
     released: row.critique_state === 'released',
     assignment: {
       id: row.id as number,
@@ -59,27 +65,25 @@ export async function deleteAssignmentOfSubmission(db: Db, submissionId: number)
   await db.execute('DELETE FROM assignments WHERE submission_id = ?', [submissionId])
 }
 
-export async function findAssignment(db: Db, id: number): Promise<OwnedAssignment | null> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE x.id = ?`, [id])
+export async function findAssignment(db: Db, { id, viewerId }: Look): Promise<OwnedAssignment | null> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT ${COLUMNS}, (SELECT v.role FROM memberships v WHERE v.class_id = s.class_id AND v.account_id = ?) AS role ${FROM} WHERE x.id = ?`,
+    [viewerId, id]
+  )
   return rows[0] ? mapAssignment(rows[0]) : null
 }
 
 export async function findAssignmentOfSubmission(db: Db, submissionId: number): Promise<OwnedAssignment | null> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE x.submission_id = ?`, [submissionId])
+  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS} ${FROM} WHERE x.submission_id = ?`, [submissionId])
   return rows[0] ? mapAssignment(rows[0]) : null
 }
 
-/** A learner sees an exercise once its critique is released. */
-export async function listAssignmentsOfLearner(db: Db, learnerId: number): Promise<Assignment[]> {
+/** A learner's own, once its critique is released, and those of the classes an account helps to teach. */
+export async function listAssignments(db: Db, accountId: number): Promise<Assignment[]> {
   const [rows] = await db.execute<Row[]>(
-    `${SELECT} WHERE s.learner_id = ? AND k.state = 'released' ORDER BY x.due_on, x.id`,
-    [learnerId]
+    `SELECT ${COLUMNS} ${FROM} WHERE (s.learner_id = ? AND k.state = 'released') OR s.class_id IN (${TAUGHT}) ORDER BY x.due_on, x.id`,
+    [accountId, accountId]
   )
-  return rows.map(row => mapAssignment(row).assignment)
-}
-
-export async function listAssignmentsForInstructor(db: Db, instructorId: number): Promise<Assignment[]> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE c.instructor_id = ? ORDER BY x.due_on, x.id`, [instructorId])
   return rows.map(row => mapAssignment(row).assignment)
 }
 

@@ -26,6 +26,12 @@ function mapListed(row: Row): ListedSubmission {
   return { ...mapPiece(row), measurement }
 }
 
+/** The classes that somebody helps to teach. */
+export const TAUGHT =
+  "SELECT v.class_id FROM memberships v WHERE v.account_id = ? AND v.role IN ('instructor', 'assistant')"
+/** One of them, where one is asked for. */
+const OF = '(? IS NULL OR s.class_id = ?)'
+
 const LISTED = `SELECT ${COLUMNS}, m.state, m.fingerprint, m.reason ${FROM}`
 
 export interface Window {
@@ -37,10 +43,11 @@ export interface Window {
 export async function listShelf(
   db: Db,
   {
-    instructorId,
+    staffId,
+    classId,
     shelf,
     window: { after, most }
-  }: { readonly instructorId: number; readonly shelf: Shelf; readonly window: Window }
+  }: { readonly staffId: number; readonly classId: number | null; readonly shelf: Shelf; readonly window: Window }
 ): Promise<ListedSubmission[]> {
   const latest = shelf === 'released',
     [past, order] = latest ? ['<', 'DESC'] : ['>', 'ASC']
@@ -49,8 +56,8 @@ export async function listShelf(
       ? ''
       : `AND (s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE c.instructor_id = ? AND ${SHELF[shelf]} ${behind} ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}`,
-    after === null ? [instructorId] : [instructorId, after]
+    `${LISTED} WHERE s.class_id IN (${TAUGHT}) AND ${OF} AND ${SHELF[shelf]} ${behind} ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}`,
+    [staffId, classId, classId, ...(after === null ? [] : [after])]
   )
   return rows.map(mapListed)
 }
@@ -68,20 +75,21 @@ export async function listOwn(db: Db, learnerId: number, { after, most }: Window
 export async function listSome(db: Db, accountId: number, ids: readonly number[]): Promise<ListedSubmission[]> {
   if (ids.length === 0) return []
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.id IN (${ids.map(() => '?').join(', ')}) AND (c.instructor_id = ? OR s.learner_id = ?)`,
+    `${LISTED} WHERE s.id IN (${ids.map(() => '?').join(', ')}) AND (s.class_id IN (${TAUGHT}) OR s.learner_id = ?)`,
     [...ids, accountId, accountId]
   )
-  return rows.map(row => ({ ...mapListed(row), ...(row.instructor_id === accountId ? {} : { spentMinutes: 0 }) }))
+  return rows.map(row => ({ ...mapListed(row), ...(row.learner_id === accountId ? { spentMinutes: 0 } : {}) }))
 }
 
 /** How much hangs on each shelf, and how long the review will take. */
-export async function countShelves(db: Db, instructorId: number): Promise<ShelfTotals> {
+export async function countShelves(db: Db, staffId: number, classId: number | null): Promise<ShelfTotals> {
   const [rows] = await db.execute<Row[]>(
     `SELECT SUM(${SHELF.review}) AS review, SUM(${SHELF.exercises}) AS exercises, SUM(${SHELF.released}) AS released,
        SUM(IF(${SHELF.review}, GREATEST(0, c.budget_minutes - FLOOR(COALESCE(k.seconds, 0) / 60)), 0)) AS minutes,
        MIN(IF(${SHELF.review}, s.handed_in_at, NULL)) AS oldest
-     FROM submissions s JOIN classes c ON c.id = s.class_id LEFT JOIN critiques k ON k.submission_id = s.id WHERE c.instructor_id = ?`,
-    [instructorId]
+     FROM submissions s JOIN classes c ON c.id = s.class_id LEFT JOIN critiques k ON k.submission_id = s.id 
+     WHERE s.class_id IN (${TAUGHT}) AND ${OF}`,
+    [staffId, classId, classId]
   )
   const { review, exercises, released, minutes, oldest } = rows[0]!
   return {

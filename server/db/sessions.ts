@@ -1,6 +1,6 @@
 /** Sessions: one row each, found by the hash of its token. Times are the database's own, UTC. */
 import type { Account } from '../../shared/account'
-import { mapAccount } from './accounts'
+import { ACCOUNT, mapAccount } from './accounts'
 import type { Changed, Db, Row } from './pool'
 
 /** A session unused for this long is over, in days. */
@@ -24,15 +24,40 @@ export async function insertSession(db: Db, { tokenHash, accountId, days, browse
   )
 }
 
-export async function findSessionAccount(db: Db, tokenHash: Buffer): Promise<Account | null> {
+/** The token before the last answers so long, for requests that were on their way when it was changed. */
+const PREVIOUS_SECONDS = 30
+
+/** @returns whose it is, and whether it wants another token. */
+export async function findSessionAccount(
+  db: Db,
+  tokenHash: Buffer
+): Promise<{ readonly account: Account; readonly rotate: boolean } | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT a.id, a.name, a.email, a.role, s.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_MINUTES} MINUTE AS stale
-     FROM sessions s JOIN accounts a ON a.id = s.account_id WHERE s.token_hash = ? AND ${LIVE}`,
-    [tokenHash]
+    `SELECT ${ACCOUNT}, s.rotate AND s.token_hash = ? AS rotate, s.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_MINUTES} MINUTE AS stale
+     FROM sessions s JOIN accounts a ON a.id = s.account_id
+     WHERE (s.token_hash = ? OR (s.previous_hash = ? AND s.rotated_at > UTC_TIMESTAMP(3) - INTERVAL ${PREVIOUS_SECONDS} SECOND)) AND ${LIVE}`,
+    [tokenHash, tokenHash, tokenHash]
   )
   if (rows[0]?.stale)
-    await db.execute('UPDATE sessions SET seen_at = UTC_TIMESTAMP(3) WHERE token_hash = ?', [tokenHash])
-  return rows[0] ? mapAccount(rows[0]) : null
+    await db.execute(
+      'UPDATE sessions s JOIN accounts a ON a.id = s.account_id SET s.seen_at = UTC_TIMESTAMP(3), a.seen_at = UTC_TIMESTAMP(3) WHERE s.token_hash = ?',
+      [tokenHash]
+    )
+  return rows[0] ? { account: mapAccount(rows[0]), rotate: Boolean(rows[0].rotate) } : null
+}
+
+/** Another token for a session that wants one. @returns whether it was this one's turn: of two at once one changes it. */
+export async function rotateSession(db: Db, before: Buffer, after: Buffer): Promise<boolean> {
+  const [result] = await db.execute<Changed>(
+    'UPDATE sessions SET previous_hash = token_hash, token_hash = ?, rotate = FALSE, rotated_at = UTC_TIMESTAMP(3) WHERE token_hash = ? AND rotate',
+    [after, before]
+  )
+  return result.affectedRows === 1
+}
+
+/** Every session of an account gets another token with its next request: its rights have changed. */
+export async function markForRotation(db: Db, accountId: number): Promise<void> {
+  await db.execute('UPDATE sessions SET rotate = TRUE WHERE account_id = ?', [accountId])
 }
 
 export interface SessionRow {

@@ -1,10 +1,11 @@
 import { reportSchema } from '../../shared/report'
-import type { HandIn, Measurement, PieceFacts, Stage, Submission } from '../../shared/submission'
+import type { ClassRole } from '../../shared/account'
+import type { HandIn, Measurement, PieceFacts, Stage } from '../../shared/submission'
 import type { SectorScheme } from '../../core/wheel/schemes'
 import type { Changed, Db, Row } from './pool'
 
 /** What is known of a piece beside its measurement. */
-export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.instructor_id, c.budget_minutes, s.learner_id, a.name AS learner_name,
+export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived, c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
   COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, s.reference_id`
 export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
@@ -43,11 +44,23 @@ export function mapPiece(row: Row): PieceFacts {
   }
 }
 
-/** Whose a piece is. */
-export interface Owned<T> {
+export type MeasuredPiece = PieceFacts & { readonly measurement: Measurement }
+
+/** A piece, and what the one who looks is in its class. */
+export interface Seen<T> {
   readonly piece: T
-  readonly instructorId: number
+  readonly role: ClassRole | null
+  readonly archived: boolean
 }
+export interface Look {
+  readonly id: number
+  readonly viewerId: number
+}
+const ROLE = '(SELECT v.role FROM memberships v WHERE v.class_id = s.class_id AND v.account_id = ?) AS role'
+const standingOf = (row: Row): { role: ClassRole | null; archived: boolean } => ({
+  role: row.role as ClassRole | null,
+  archived: Boolean(row.archived)
+})
 
 export async function insertSubmission(
   db: Db,
@@ -87,16 +100,23 @@ export async function insertSubmission(
   return result.insertId
 }
 
-export async function findSubmission(db: Db, id: number): Promise<Owned<Submission> | null> {
-  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS}, m.state, m.report, m.reason ${FROM} WHERE s.id = ?`, [id])
+export async function findSubmission(db: Db, { id, viewerId }: Look): Promise<Seen<MeasuredPiece> | null> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT ${COLUMNS}, ${ROLE}, m.state, m.report, m.reason ${FROM} WHERE s.id = ?`,
+    [viewerId, id]
+  )
   const row = rows[0]
-  return row
-    ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, instructorId: row.instructor_id as number }
-    : null
+  return row ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, ...standingOf(row) } : null
 }
 
 /** Without its measurement: a report takes longer to read than everything else of a piece. */
-export async function findPiece(db: Db, id: number): Promise<Owned<PieceFacts> | null> {
+export async function findPieceFor(db: Db, { id, viewerId }: Look): Promise<Seen<PieceFacts> | null> {
+  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS}, ${ROLE} ${FROM} WHERE s.id = ?`, [viewerId, id])
+  return rows[0] ? { piece: mapPiece(rows[0]), ...standingOf(rows[0]) } : null
+}
+
+/** Whoever looks. */
+export async function findPiece(db: Db, id: number): Promise<PieceFacts | null> {
   const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS} ${FROM} WHERE s.id = ?`, [id])
-  return rows[0] ? { piece: mapPiece(rows[0]), instructorId: rows[0].instructor_id as number } : null
+  return rows[0] ? mapPiece(rows[0]) : null
 }

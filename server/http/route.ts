@@ -19,8 +19,18 @@ import { compressed } from './compress'
 import { refuseForeignOrigin } from './sender'
 import { accountOf } from './session'
 
-/** A role, any signed-in account, or anybody. */
-export type Who = Role | 'account' | 'anybody'
+/** A role that somebody has anywhere, whoever helps to teach, any signed-in account, or anybody. What they are in the class, the service asks. */
+export type Who = Role | 'staff' | 'account' | 'anybody'
+
+const HAS: Readonly<
+  Record<Exclude<Who, 'anybody' | 'account'>, { readonly roles: readonly Role[]; readonly are: string }>
+> = {
+  owner: { roles: ['owner'], are: 'whoever runs the house' },
+  instructor: { roles: ['instructor'], are: 'instructors' },
+  assistant: { roles: ['assistant'], are: 'assistants' },
+  staff: { roles: ['instructor', 'assistant'], are: 'instructors and their assistants' },
+  learner: { roles: ['learner'], are: 'learners' }
+}
 
 export interface Context<W extends Who> {
   readonly event: H3Event
@@ -47,9 +57,11 @@ export function route<W extends Who, T>(
       refuseForeignOrigin(event)
       const answer = await within(limitMs, tooLong, async () => {
         const account = await accountOf(event)
-        if (who !== 'anybody') {
-          if (!account) throw new AppError('not-signed-in', 'Sign in first.')
-          if (who !== 'account' && account.role !== who) throw new AppError('not-allowed', `This is for the ${who}.`)
+        if (who !== 'anybody' && !account) throw new AppError('not-signed-in', 'Sign in first.')
+        if (account && who !== 'anybody' && who !== 'account') {
+          const { roles, are } = HAS[who as keyof typeof HAS]
+          if (!roles.some(role => account.roles.includes(role)))
+            throw new AppError('not-allowed', `This is for ${are}.`)
         }
         return handle({ event, account } as Context<W>)
       })

@@ -1,6 +1,6 @@
 /**
  * The session cookie: sealed by h3, HttpOnly, SameSite; it carries a token whose hash is in the database. It is set by
- * signing in and by nothing else: reading it sets none.
+ * coming in, and anew when a session's rights changed; reading it sets none.
  */
 import { randomUUID } from 'node:crypto'
 import { clearSession, getCookie, unsealSession, updateSession, type H3Event, type SessionConfig } from 'h3'
@@ -33,10 +33,12 @@ export async function tokenOf(event: H3Event): Promise<string | null> {
   return (data as Sealed | undefined)?.token ?? null
 }
 
-/** The signed-in account, or null. */
+/** The signed-in account, or null. Where its rights changed since, the cookie gets another token. */
 export async function accountOf(event: H3Event): Promise<Account | null> {
-  const token = await tokenOf(event)
-  return token === null ? null : accountOfToken(token)
+  const token = await tokenOf(event),
+    found = token === null ? null : await accountOfToken(token)
+  if (found?.token) await beginSession(event, found.token)
+  return found?.account ?? null
 }
 
 /** A session of its own for a new sign-in, whatever cookie came with it. */

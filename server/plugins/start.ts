@@ -2,6 +2,7 @@ import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { startSweeping, stopSweeping } from '../services/accounts'
 import { closePool, openPool } from '../db/pool'
+import { startErasing, stopErasing } from '../services/erasing'
 import { dropExports } from '../services/export-jobs'
 import { resumeMeasuring, stopMeasuring } from '../services/measuring'
 import { startStripping, stopStripping } from '../services/stripping'
@@ -30,8 +31,10 @@ export default defineNitroPlugin(nitro => {
   startSweeping()
   resumeMeasuring()
   startStripping()
+  startErasing()
   nitro.hooks.hook('close', async () => {
     stopSweeping()
+    stopErasing()
     await stopMeasuring(STOP_MS)
     await Promise.race([stopStripping(), wait(STOP_MS, undefined, { ref: false })])
     dropExports()

@@ -1,51 +1,116 @@
 /**
- * Who may see and change what. A piece that is not yours does not exist for you: the answer is the
- * same as for one that was never there.
+ * Who may do what: the one place. A piece or a class that is not yours does not exist for you: the answer is the same as for
+ * one that was never there. What is yours and not for you to do, or archived, is said.
  */
 import { AppError } from '../../shared/errors'
-import type { Account } from '../../shared/account'
+import type { Account, ClassRole } from '../../shared/account'
 import type { Assignment } from '../../shared/assignment'
 import type { PieceFacts, Submission } from '../../shared/submission'
 import { findAssignment } from '../db/assignments'
+import { findRole } from '../db/memberships'
 import { db } from '../db/pool'
-import { findPiece, findSubmission, type Owned } from '../db/submissions'
+import { findPieceFor, findSubmission, type Seen } from '../db/submissions'
+
+/**
+ * What is done in a class: handing in; looking at its pieces, marking and drafting; what reaches a learner, and what the class
+ * goes by; seeing who is in it, and archiving it; leading it: name, term, people.
+ */
+export type Act = 'hand-in' | 'look' | 'draft' | 'release' | 'oversee' | 'lead'
+
+const STAFF: readonly ClassRole[] = ['instructor', 'assistant']
+const MAY: Readonly<Record<Act, { readonly roles: readonly ClassRole[]; readonly changes: boolean }>> = {
+  'hand-in': { roles: ['learner'], changes: true },
+  look: { roles: STAFF, changes: false },
+  draft: { roles: STAFF, changes: true },
+  release: { roles: ['instructor'], changes: true },
+  oversee: { roles: ['instructor'], changes: false },
+  lead: { roles: ['instructor'], changes: true }
+}
 
 const gone = (what: string): AppError =>
   new AppError('not-found', `There is no such ${what}, or it is not yours to see.`)
 
-function visible<T extends PieceFacts>(account: Account, found: Owned<T> | null): Owned<T> {
-  if (!found || (found.instructorId !== account.id && found.piece.learner.id !== account.id)) throw gone('piece')
-  // How long an instructor works is theirs to know.
-  return found.instructorId === account.id ? found : { ...found, piece: { ...found.piece, spentMinutes: 0 } }
+interface Standing {
+  readonly role: ClassRole | null
+  readonly archived: boolean
 }
 
-/** A submission with its report, which its learner or its class's instructor asks for. */
-export const visibleSubmission = async (account: Account, id: number): Promise<Submission> =>
-  visible(account, await findSubmission(db(), id)).piece
+const may = ({ role, archived }: Standing, act: Act): boolean =>
+  role !== null && MAY[act].roles.includes(role) && !(archived && MAY[act].changes)
 
-/** The same piece and whose it is, without its report. */
-export const visiblePiece = async (account: Account, id: number): Promise<Owned<PieceFacts>> =>
-  visible(account, await findPiece(db(), id))
+/** @throws AppError not-allowed, archived. */
+function refuseUnlessMay({ role, archived }: Standing, act: Act, asOwner = false): void {
+  if (!asOwner && (!role || !MAY[act].roles.includes(role)))
+    throw new AppError(
+      'not-allowed',
+      act === 'hand-in' ? 'You are not a learner of this class.' : 'This is for an instructor of the class.'
+    )
+  if (archived && MAY[act].changes)
+    throw new AppError('archived', 'This class is archived: it can be read, and nothing in it is changed.')
+}
 
-/** A piece in a class this instructor teaches. */
-export async function taughtPiece(account: Account, id: number): Promise<PieceFacts> {
-  const found = await findPiece(db(), id)
-  if (!found || found.instructorId !== account.id) throw gone('piece')
+/** @returns what this account is in the class; an owner leads classes that they are not in. @throws AppError not-found, not-allowed, archived. */
+export async function inClass(account: Account, classId: number, act: Act): Promise<ClassRole | null> {
+  const standing = await findRole(db(), classId, account.id),
+    asOwner = (act === 'lead' || act === 'oversee') && account.roles.includes('owner')
+  if (!standing || (!standing.role && !asOwner)) throw gone('class')
+  refuseUnlessMay(standing, act, asOwner)
+  return standing.role
+}
+
+const isStaff = ({ role }: Standing): boolean => role !== null && STAFF.includes(role)
+
+function visible<T extends PieceFacts>(account: Account, found: Seen<T> | null): Seen<T> {
+  if (!found || (!isStaff(found) && found.piece.learner.id !== account.id)) throw gone('piece')
+  // How long an instructor works is theirs to know.
+  return isStaff(found) ? found : { ...found, piece: { ...found.piece, spentMinutes: 0 } }
+}
+
+/** A submission with its report, which its learner or its class's staff asks for. */
+export async function visibleSubmission(account: Account, id: number): Promise<Submission> {
+  const found = visible(account, await findSubmission(db(), { id, viewerId: account.id }))
+  return { ...found.piece, may: (['draft', 'release'] as const).filter(act => may(found, act)) }
+}
+
+/** The same piece without its report. */
+export const visiblePiece = async (account: Account, id: number): Promise<PieceFacts> =>
+  visible(account, await findPieceFor(db(), { id, viewerId: account.id })).piece
+
+/** A piece of a class in which this account may do that. @throws AppError not-found, not-allowed, archived. */
+export async function pieceTo(act: 'draft' | 'release', account: Account, id: number): Promise<PieceFacts> {
+  const found = await findPieceFor(db(), { id, viewerId: account.id })
+  if (!found || !isStaff(found)) throw gone('piece')
+  refuseUnlessMay(found, act)
   return found.piece
 }
 
-/** A piece whose critique this account may read: its instructor's always, its learner's once it is released. */
+/** A piece whose critique this account may read: its class's staff always, its learner once it is released. */
 export async function readablePiece(account: Account, id: number): Promise<PieceFacts> {
-  const { piece } = await visiblePiece(account, id)
+  const piece = await visiblePiece(account, id)
   if (piece.learner.id === account.id && piece.state !== 'released') {
     throw new AppError('not-found', 'The critique of this piece is not released yet.')
   }
   return piece
 }
 
+/** One's own piece, to say something about it. @throws AppError not-found, not-allowed, archived. */
+export async function ownPiece(account: Account, id: number): Promise<PieceFacts> {
+  const { piece, archived } = visible(account, await findPieceFor(db(), { id, viewerId: account.id }))
+  if (piece.learner.id !== account.id) throw new AppError('not-allowed', 'This is for the learner whose piece it is.')
+  refuseUnlessMay({ role: 'learner', archived }, 'hand-in')
+  return piece
+}
+
 export async function visibleAssignment(account: Account, id: number): Promise<Assignment> {
-  const found = await findAssignment(db(), id)
+  const found = await findAssignment(db(), { id, viewerId: account.id })
   const own = found && found.released && found.assignment.learner.id === account.id
-  if (!found || (found.instructorId !== account.id && !own)) throw gone('exercise')
+  if (!found || (!isStaff(found) && !own)) throw gone('exercise')
+  return found.assignment
+}
+
+export async function assignmentToConfirm(account: Account, id: number): Promise<Assignment> {
+  const found = await findAssignment(db(), { id, viewerId: account.id })
+  if (!found || !isStaff(found)) throw gone('exercise')
+  refuseUnlessMay(found, 'release')
   return found.assignment
 }

@@ -5,7 +5,7 @@ import type { Account } from '../../shared/account'
 import { annotationFileSchema, correctionFrom, type ReadAnnotation } from '../../shared/annotation'
 import { annotationId } from '../../core/export/annotations'
 import { insertCorrection, listCorrections, updateAnnotation, updateCorrection } from '../db/corrections'
-import { taughtPiece } from './access'
+import { pieceTo } from './access'
 import { editDraft } from './draft'
 
 /** @throws AppError invalid, saying which annotation and why. */
@@ -27,7 +27,7 @@ export async function readAnnotations(
   submissionId: number,
   { file, picture }: { readonly file: unknown; readonly picture: string }
 ): Promise<{ added: number; renewed: number }> {
-  const submission = await taughtPiece(account, submissionId),
+  const submission = await pieceTo('draft', account, submissionId),
     result = annotationFileSchema.safeParse(file)
   if (!result.success) throw new AppError('invalid', `${result.error.issues[0]!.message} Nothing was read in.`)
   const items = result.data.map((annotation, place) => ({ annotation, input: parsed(annotation, place, submission) }))

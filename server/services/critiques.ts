@@ -21,7 +21,8 @@ import {
 } from '../db/critiques'
 import { askAgain } from '../db/measurements'
 import { db } from '../db/pool'
-import { readablePiece, taughtPiece } from './access'
+import { readablePiece, pieceTo } from './access'
+import { audit } from './audit'
 import { editDraft, refuseStale } from './draft'
 import { tellReleased } from './mail'
 import { wakeMeasuring } from './measuring'
@@ -144,7 +145,7 @@ export async function releaseCritique(
   submissionId: number,
   { now, note = '' }: { readonly now: Date; readonly note?: string }
 ): Promise<void> {
-  const submission = await taughtPiece(account, submissionId),
+  const submission = await pieceTo('release', account, submissionId),
     readings = await readingsForRelease(submission)
   await editDraft(account, submissionId, async connection => {
     const head = await findCritique(connection, submissionId)
@@ -155,5 +156,7 @@ export async function releaseCritique(
     const amended = head?.releasedAt ? note || 'see the piece' : ''
     await markReleased(connection, submissionId, { at: now, note: amended, readings })
     await tellReleased(connection, submission, amended)
+    const { classId, learner } = submission
+    await audit(connection, { action: 'released', actorId: account.id, accountId: learner.id, classId, submissionId })
   })
 }

@@ -1,18 +1,18 @@
-/** Editing a draft: by its instructor, not once it is released, and never over what another window wrote meanwhile. */
+/** Editing a draft: by its class's staff, not once it is released, and never over what another window wrote meanwhile. */
 import { isDeepStrictEqual } from 'node:util'
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
 import { findCritique } from '../db/critiques'
 import { transaction, type Db } from '../db/pool'
-import { taughtPiece } from './access'
+import { pieceTo } from './access'
 
-/** Runs an edit on a draft that this instructor may change, holding it so that neither a release nor another edit crosses it. */
+/** Runs an edit on a draft that this account may change, holding it so that neither a release nor another edit crosses it. */
 export async function editDraft<T>(
   account: Account,
   submissionId: number,
   edit: (connection: Db) => Promise<T>
 ): Promise<T> {
-  await taughtPiece(account, submissionId)
+  await pieceTo('draft', account, submissionId)
   return transaction(async connection => {
     const head = await findCritique(connection, submissionId, true)
     if (head?.state === 'released')

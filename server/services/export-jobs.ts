@@ -165,6 +165,13 @@ export async function dropExportsOf(accountId: number, submissionId: number): Pr
   )
 }
 
+/** @param submissionIds whose exports go, by whomever they were made, and all that one person made. */
+export async function dropExportsAbout(submissionIds: readonly number[], accountId: number | null): Promise<void> {
+  await Promise.all(
+    [...jobs.values()].filter(j => submissionIds.includes(j.submissionId) || j.accountId === accountId).map(forget)
+  )
+}
+
 export async function exportedFile(
   account: Account,
   submissionId: number,

@@ -13,12 +13,12 @@ import { describeTarget } from '../../core/critique/target'
 import { annotationPage } from '../../core/export/annotations'
 import { gimpPalette } from '../../core/export/palette'
 import { isMeasured, type Report } from '../../core/measure/report'
-import { instructorName } from '../db/classes'
 import { listAnnotations } from '../db/corrections'
 import { db } from '../db/pool'
 import type { Submission } from '../../shared/submission'
 import { visiblePiece, visibleSubmission } from './access'
 import { readCritique } from './critiques'
+import { taughtBy } from './classes'
 
 export interface Exported {
   readonly mediaType: string
@@ -79,7 +79,7 @@ function readingOf({ readingId, area }: Correction, readings: readonly PieceRead
 }
 
 async function annotations(account: Account, id: number, origin: string): Promise<string> {
-  const { piece } = await visiblePiece(account, id),
+  const piece = await visiblePiece(account, id),
     { corrections, releasedAt, readings } = await readCritique(account, id),
     foreign = await listAnnotations(db(), id)
   const page = annotationPage(
@@ -95,7 +95,7 @@ async function annotations(account: Account, id: number, origin: string): Promis
       title: piece.title,
       width: piece.width,
       height: piece.height,
-      creator: await instructorName(db(), piece.classId),
+      creator: await taughtBy(piece.classId),
       created: releasedAt ?? piece.handedInAt
     }
   )
@@ -131,9 +131,7 @@ interface Asked {
 
 /** @throws AppError while the piece is not measured. */
 export async function exportPiece(account: Account, { id, name, origin }: Asked): Promise<Exported> {
-  const {
-    piece: { title }
-  } = await visiblePiece(account, id)
+  const { title } = await visiblePiece(account, id)
   return {
     mediaType: EXPORTS[name].mediaType,
     fileName: exportFileName(title, name),

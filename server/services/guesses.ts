@@ -13,7 +13,7 @@ import { FairQueue, QueueFull } from '../work/fair-queue'
 
 const QUARTER_HOUR_S = 15 * 60
 /** Wrong tries in a quarter of an hour. A class behind one address mistypes too; an account is also guessed at from many. */
-const MOST = { pair: 8, account: 40, address: 60 } as const
+const MOST = { pair: 8, account: 40, address: 60, link: 60, forgotten: 5 } as const
 type By = keyof typeof MOST
 
 /** One at a time leaves the other core to everybody else. More than these would wait longer than a browser does. */
@@ -34,11 +34,17 @@ function limiterOf(by: By): RateLimiterMySQL {
       points: MOST[name],
       duration: QUARTER_HOUR_S
     })
-  limiters ??= { pair: make('pair'), account: make('account'), address: make('address') }
+  limiters ??= {
+    pair: make('pair'),
+    account: make('account'),
+    address: make('address'),
+    link: make('link'),
+    forgotten: make('forgotten')
+  }
   return limiters[by]
 }
 
-/** E-mails and addresses are counted under their hashes: the table tells nobody who tried. */
+/** Who and where from are counted under their hashes: the table tells nobody who tried. */
 const keyOf = (what: string): string => createHash('sha256').update(what.toLowerCase()).digest('hex').slice(0, 40)
 
 /** Counting the same key at the same time may meet itself. */
@@ -49,17 +55,17 @@ const counted = <T>(count: () => Promise<T>): Promise<T> =>
  * @param look whose account the password opens, or null when it opens none.
  * @throws AppError too-many-tries, wrong-sign-in; unavailable when too many are waiting.
  */
-export async function guess<T>(email: string, address: string, look: () => Promise<T | null>): Promise<T> {
+export async function guess<T>(login: string, address: string, look: () => Promise<T | null>): Promise<T> {
   const keys: readonly (readonly [By, string])[] = [
-    ['pair', keyOf(`${email} ${address}`)],
-    ['account', keyOf(email)],
+    ['pair', keyOf(`${login} ${address}`)],
+    ['account', keyOf(login)],
     ['address', keyOf(address)]
   ]
   try {
     return await inTurn.run(address, async () => {
       for (const [by, key] of keys) await take(by, key)
       const found = await look()
-      if (found === null) throw new AppError('wrong-sign-in', 'The e-mail and password do not match an account.')
+      if (found === null) throw new AppError('wrong-sign-in', 'This name and password do not open an account.')
       await counted(() => limiterOf('pair').delete(keys[0]![1]))
       for (const [by, key] of keys.slice(1)) await counted(() => limiterOf(by).reward(key))
       return found
@@ -70,6 +76,14 @@ export async function guess<T>(email: string, address: string, look: () => Promi
     throw error
   }
 }
+
+/** Links and codes are tried at too: counted by where it comes from. @throws AppError too-many-tries. */
+export const countLinkTry = (address: string): Promise<void> => take('link', keyOf(address))
+/** Being mailed a new link, of the same account. @throws AppError too-many-tries. */
+export const countForgotten = (login: string): Promise<void> => take('forgotten', keyOf(login))
+/** What is counted for a login goes with its account. */
+export const keysOf = (login: string): string[] =>
+  (['account', 'forgotten'] as const).map(by => `${by}:${keyOf(login)}`)
 
 async function take(by: By, key: string): Promise<void> {
   try {
@@ -82,10 +96,7 @@ async function take(by: By, key: string): Promise<void> {
     )
   } catch (error) {
     if (!(error instanceof TooMany)) throw error
-    throw new AppError(
-      'too-many-tries',
-      `Too many wrong tries. Wait ${Math.ceil(error.ms / 60_000)} minutes and try again.`
-    )
+    throw new AppError('too-many-tries', `Too many tries. Wait ${Math.ceil(error.ms / 60_000)} minutes and try again.`)
   }
 }
 

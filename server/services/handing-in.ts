@@ -5,17 +5,16 @@ import type { Account } from '../../shared/account'
 import { FOCUS_NAME } from '../../shared/critique'
 import { PICTURE_LIMITS, type HandIn } from '../../shared/submission'
 import type { Area } from '../../core/picture/area'
-import { isEnrolled } from '../db/classes'
 import { insertArea } from '../db/areas'
 import { insertCritique } from '../db/critiques'
 import { insertMeasurement } from '../db/measurements'
 import { insertBlob, insertPicture, type Blob } from '../db/pictures'
-import { db, transaction, type Db } from '../db/pool'
+import { transaction, type Db } from '../db/pool'
 import { insertSubmission } from '../db/submissions'
 import { TaskTooLong } from '../work/lane'
 import type { Ingested } from '../work/picture.worker'
 import { ingestPicture } from '../work/workers'
-import { visibleAssignment } from './access'
+import { inClass, visibleAssignment } from './access'
 import { wakeMeasuring } from './measuring'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
@@ -68,8 +67,7 @@ export async function handIn(
   learner: Account,
   { words, files, now }: { readonly words: HandIn; readonly files: HandedIn; readonly now: Date }
 ): Promise<number> {
-  if (!(await isEnrolled(db(), words.classId, learner.id)))
-    throw new AppError('not-allowed', 'You are not in this class.')
+  await inClass(learner, words.classId, 'hand-in')
   if (words.assignmentId) {
     const assignment = await visibleAssignment(learner, words.assignmentId)
     if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')

@@ -12,7 +12,7 @@ import { findPiece } from '../db/submissions'
 export async function knownOf(db: Db, submissionId: number): Promise<PieceKnown> {
   const found = await findPiece(db, submissionId)
   if (!found) throw new Error(`there is no piece ${submissionId}`)
-  const { classId, plannedScheme, question, about, stage } = found.piece
+  const { classId, plannedScheme, question, about, stage } = found
   const [drawn, notes, { wheel }] = await Promise.all([
     listAreas(db, submissionId),
     findNotes(db, submissionId),

@@ -1,4 +1,4 @@
-/** The classes and the pieces of one account, pieces a window at a time. */
+/** The pieces of one account, a window at a time. */
 import type { Account } from '../../shared/account'
 import {
   MOST_LISTED,
@@ -7,18 +7,17 @@ import {
   type PiecePage,
   type ShelfTotals
 } from '../../shared/submission'
-import { listClassesOf, type ClassRow } from '../db/classes'
 import { countShelves, listOwn, listShelf, listSome } from '../db/lists'
 import { db } from '../db/pool'
 
-/** An instructor's shelf, or a learner's own pieces. */
-export async function listPieces(account: Account, { shelf, after, most }: ListQuery): Promise<PiecePage> {
+/** A shelf of the classes that this account helps to teach, of all or of one; without a shelf, its own pieces. */
+export async function listPieces(account: Account, { shelf, classId, after, most }: ListQuery): Promise<PiecePage> {
   // One more than asked for tells whether there are more.
   const window = { after: after ?? null, most: most + 1 }
   const found =
-    account.role === 'instructor'
-      ? await listShelf(db(), { instructorId: account.id, shelf, window })
-      : await listOwn(db(), account.id, window)
+    shelf === undefined
+      ? await listOwn(db(), account.id, window)
+      : await listShelf(db(), { staffId: account.id, classId: classId ?? null, shelf, window })
   const items = found.slice(0, most)
   return { items, next: found.length > most ? items.at(-1)!.id : null }
 }
@@ -27,7 +26,5 @@ export async function listPieces(account: Account, { shelf, after, most }: ListQ
 export const somePieces = (account: Account, ids: readonly number[]): Promise<ListedSubmission[]> =>
   listSome(db(), account.id, ids.slice(0, MOST_LISTED))
 
-export const shelfTotals = (account: Account): Promise<ShelfTotals> => countShelves(db(), account.id)
-
-/** Those an account teaches or is in. */
-export const classesOf = (account: Account): Promise<ClassRow[]> => listClassesOf(db(), account.id)
+export const shelfTotals = (account: Account, classId: number | null): Promise<ShelfTotals> =>
+  countShelves(db(), account.id, classId)

@@ -4,7 +4,6 @@
  */
 import { dictionary } from '@zxcvbn-ts/language-common'
 import { AppError } from '../../shared/errors'
-import type { Account } from '../../shared/account'
 
 /** Leaked passwords by how often they were met, of the package's list. */
 let common: ReadonlySet<string> | null = null
@@ -12,12 +11,15 @@ const isCommon = (password: string): boolean =>
   (common ??= new Set(dictionary['passwords-common'].map(p => String(p).toLowerCase()))).has(password.toLowerCase())
 
 /** @throws AppError invalid, with the reason. */
-export function refuseGuessable(password: string, { name, email }: Pick<Account, 'name' | 'email'>): void {
+export function refuseGuessable(
+  password: string,
+  { name, login }: { readonly name: string; readonly login: string }
+): void {
   const plain = password.toLowerCase()
   if (isCommon(password))
     throw new AppError('invalid', 'This password is one of those tried first by everybody who guesses. Choose another.')
   if (
-    [name, email, email.split('@')[0]!, 'critica'].some(
+    [name, login, login.split('@')[0]!, 'critica'].some(
       word => plain.replace(/\s+/g, '') === word.toLowerCase().replace(/\s+/g, '')
     )
   )

@@ -1,24 +1,39 @@
 /** Real mail, when a mail server is set: the outbox is emptied in the background, one mail after the other; nothing waits for it. */
 import { createTransport, type Transporter } from 'nodemailer'
-import { claimUndelivered, markTried } from '../db/outbox'
-import { transactionOnce } from '../db/pool'
+import { findLink } from '../db/links'
+import { claimUndelivered, markTried, type Undelivered } from '../db/outbox'
+import { transactionOnce, type Db } from '../db/pool'
+import { settings } from '../settings'
+import { pathOf } from './links'
 
 const EVERY_MS = 3000
 let timer: NodeJS.Timeout | null = null
 let transport: Transporter | null = null
 let busy: Promise<void> | null = null
 
+/** The words of a mail with its link; null when that is over. */
+async function wordsOf(connection: Db, { body, linkId }: Undelivered): Promise<string | null> {
+  if (linkId === null) return body
+  const link = await findLink(connection, linkId)
+  const { CRITICA_ORIGIN, CRITICA_SECRET } = settings()
+  return link && `${body}\n\n${CRITICA_ORIGIN}${pathOf(link, CRITICA_SECRET)}`
+}
+
 /** Sends one mail. @returns whether there was one. A mail server that fails is tried again later, and the failure is told in the outbox. */
 function postOne(from: string): Promise<boolean> {
   return transactionOnce(async connection => {
     const mail = await claimUndelivered(connection)
     if (!mail) return false
-    const failure = await transport!
-      .sendMail({ from, to: { name: mail.name, address: mail.email }, subject: mail.subject, text: mail.body })
-      .then(
-        () => '',
-        (error: Error) => error.message || 'the mail server refused it'
-      )
+    const text = await wordsOf(connection, mail)
+    const failure =
+      text === null
+        ? 'the link in it is over'
+        : await transport!
+            .sendMail({ from, to: { name: mail.name, address: mail.email }, subject: mail.subject, text })
+            .then(
+              () => '',
+              (error: Error) => error.message || 'the mail server refused it'
+            )
     await markTried(connection, mail.id, failure)
     return true
   })

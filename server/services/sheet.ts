@@ -11,10 +11,9 @@ import { describeTarget } from '../../core/critique/target'
 import { describeTrial } from '../../core/trial/words'
 import { EXERCISES } from '../../core/exercise'
 import type { Report } from '../../core/measure/report'
-import { instructorName } from '../db/classes'
-import { db } from '../db/pool'
 import type { Paper } from '../work/sheet/document'
 import type { SheetRequest } from '../work/sheet/sheet'
+import { taughtBy } from './classes'
 
 const READINGS = 6,
   FINDINGS = 3
@@ -31,7 +30,7 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
     submission.medium,
     STAGE_WORDS[submission.stage],
     submission.className,
-    `looked at by ${await instructorName(db(), submission.classId)}`,
+    `looked at by ${await taughtBy(submission.classId)}`,
     critique.state === 'released' && critique.releasedAt ? day(critique.releasedAt) : 'not released yet'
   ]
   return {

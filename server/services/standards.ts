@@ -1,21 +1,16 @@
-/** House standards and rubric: one set a class, its instructor's to change. */
+/** House standards and rubric: one set a class, its instructors' to change. */
 import type { Account } from '../../shared/account'
-import { AppError } from '../../shared/errors'
 import { DEFAULT_STANDARDS, type HouseStandards } from '../../core/critique/standards'
 import type { Quality } from '../../core/critique/rubric'
-import { findStandards, insertRubric, isTaughtBy, updateStandards } from '../db/classes'
+import { findStandards, insertRubric, updateStandards } from '../db/classes'
 import { countSetAside } from '../db/critiques'
 import { askAgainInClass } from '../db/measurements'
 import { db, transaction } from '../db/pool'
+import { inClass } from './access'
 import { wakeMeasuring } from './measuring'
 
-async function ownClass(account: Account, classId: number): Promise<void> {
-  if (!(await isTaughtBy(db(), classId, account.id)))
-    throw new AppError('not-found', 'There is no such class, or it is not yours.')
-}
-
 export async function readStandards(account: Account, classId: number): Promise<HouseStandards> {
-  await ownClass(account, classId)
+  await inClass(account, classId, 'look')
   return findStandards(db(), classId)
 }
 
@@ -25,7 +20,7 @@ export async function writeStandards(
   classId: number,
   standards: HouseStandards | null
 ): Promise<void> {
-  await ownClass(account, classId)
+  await inClass(account, classId, 'release')
   const before = await findStandards(db(), classId)
   await transaction(async connection => {
     await updateStandards(connection, classId, standards)
@@ -37,12 +32,12 @@ export async function writeStandards(
 
 /** How often each reading was set aside in the class: what is set aside again and again is a standard that does not fit. */
 export async function setAsideIn(account: Account, classId: number): Promise<Record<string, number>> {
-  await ownClass(account, classId)
+  await inClass(account, classId, 'look')
   return countSetAside(db(), classId)
 }
 
 /** Critiques scored before keep the qualities they were scored by. */
 export async function writeRubric(account: Account, classId: number, qualities: readonly Quality[]): Promise<void> {
-  await ownClass(account, classId)
+  await inClass(account, classId, 'release')
   await insertRubric(db(), classId, qualities)
 }

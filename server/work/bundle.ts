@@ -7,7 +7,7 @@ import { build } from 'esbuild'
 import { join } from 'node:path'
 import { copyFonts } from './sheet/fonts'
 
-export const WORKERS = ['picture', 'export'] as const
+export const WORKERS = ['picture', 'export', 'password'] as const
 
 export async function bundleWorkers(serverDir: string): Promise<void> {
   copyFonts(join(serverDir, 'work/fonts'))

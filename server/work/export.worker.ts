@@ -6,7 +6,9 @@ import { serve } from './child'
 import { decodePicture, oneThread, openPicture, READABLE } from './decode'
 import { appliedPicture, decodeFull, openRaster, type LayeredCorrection } from './layers/layers'
 import type { Progress } from './protocol'
+import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
+import { makeSlips, type SlipsRequest } from './slips/slips'
 
 export type ExportTask =
   | {
@@ -60,5 +62,10 @@ export async function upright({ original, file }: { original: string; file: stri
 
 if (process.send) {
   oneThread()
-  serve({ make, upright })
+  serve({
+    make,
+    upright,
+    record: packRecord,
+    slips: (request: SlipsRequest) => makeSlips(request, join(import.meta.dirname, 'fonts'))
+  })
 }

@@ -1,20 +1,24 @@
-/** The two lanes of heavy work, and what may be asked of them. Nothing small waits behind full-size work. */
+/** The lanes of heavy work, and what may be asked of them. Nothing small waits behind full-size work, and no sign-in behind a picture. */
 import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
 import type { Refusal } from './decode'
 import type { ExportTask, Upright } from './export.worker'
+import type { Verified } from './hashing'
 import { Lane } from './lane'
 import type { Ingested, MeasureRequest, measure } from './picture.worker'
 import type { Progress } from './protocol'
+import type { RecordRequest } from './record/zip'
+import type { SlipsRequest } from './slips/slips'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
-const LIMIT = { ingest: 8000, measure: 15_000, upright: 30_000, export: 120_000 } as const
+const LIMIT = { ingest: 8000, measure: 15_000, upright: 30_000, export: 120_000, password: 10_000 } as const
 
 interface Lanes {
   /** Hand-ins and measurements, at the working size. */
   readonly picture: Lane
   /** Exports and full sizes: every pixel of an original. */
   readonly full: Lane
+  readonly passwords: Lane
 }
 let lanes: Lanes | null = null
 
@@ -24,7 +28,8 @@ export function openWorkers(folder: string): void {
   // Ten steps starved the measuring queue while 200 people asked; exports have no such queue behind them.
   lanes = {
     picture: new Lane({ file: fileOf('picture'), processes: Math.max(1, availableParallelism() - 1), stepBack: 5 }),
-    full: new Lane({ file: fileOf('export'), processes: 1, stepBack: 15 })
+    full: new Lane({ file: fileOf('export'), processes: 1, stepBack: 15 }),
+    passwords: new Lane({ file: fileOf('password'), processes: 1, stepBack: 0 })
   }
   lanes.picture.warm()
 }
@@ -32,6 +37,7 @@ export function openWorkers(folder: string): void {
 export function closeWorkers(): void {
   lanes?.picture.close()
   lanes?.full.close()
+  lanes?.passwords.close()
   lanes = null
 }
 
@@ -39,6 +45,13 @@ function workers(): Lanes {
   if (!lanes) throw new Error('the workers are not open')
   return lanes
 }
+
+/** @returns its hash, in PHC form. */
+export const hashPassword = (password: string): Promise<string> =>
+  workers().passwords.run({ name: 'hash', request: { password }, who: 'house', limitMs: LIMIT.password })
+
+export const verifyPassword = (hash: string, password: string): Promise<Verified> =>
+  workers().passwords.run({ name: 'verify', request: { hash, password }, who: 'house', limitMs: LIMIT.password })
 
 /** @param file of the upload. @throws TaskTooLong. */
 export const ingestPicture = (file: string, who: string): Promise<Ingested | Refusal> =>
@@ -54,6 +67,12 @@ export const measureStored = (request: MeasureRequest, who: string): ReturnType<
 /** @param original file that holds it. @param file that the picture is written to. */
 export const makeUpright = (original: string, file: string, who: string): Promise<Upright> =>
   workers().full.run({ name: 'upright', request: { original, file }, who, limitMs: LIMIT.upright })
+
+export const printSlips = (request: SlipsRequest, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'slips', request, who, limitMs: LIMIT.export })
+
+export const packRecord = (request: RecordRequest, who: string): Promise<void> =>
+  workers().full.run({ name: 'record', request, who, limitMs: LIMIT.export })
 
 export interface RunningExport {
   readonly task: ExportTask

@@ -3,8 +3,7 @@ import { randomUUID } from 'node:crypto'
 import type { Connection } from 'mysql2/promise'
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
 import { endChild } from '../../bin/lib/processes'
-import { insertAccount } from '../../server/db/accounts'
-import { hashPassword } from '../../server/services/passwords'
+import { newAccount } from '../people'
 import { openSessionListSchema, type OpenSession } from '../../shared/account'
 import { anotherServer, database, Person } from './client'
 
@@ -16,12 +15,7 @@ beforeAll(async () => {
 afterAll(() => connection.end())
 beforeEach(async () => {
   email = `wren-${randomUUID()}@harbour.example`
-  await insertAccount(connection, {
-    email,
-    name: 'Wren Hale',
-    role: 'learner',
-    passwordHash: await hashPassword(FIRST)
-  })
+  await newAccount(connection, { email, name: 'Wren Hale', password: FIRST })
   person = await Person.signedIn(email, { password: FIRST })
 })
 const again = (password = FIRST): Promise<Person> => Person.signedIn(email, { password })
@@ -38,7 +32,7 @@ it('is entered by a new password from then on, and every other session is over',
   expect(await change('three grey gulls asleep')).toEqual([200, ''])
   expect(await inside(person)).toBe(true)
   expect(await inside(other)).toBe(false)
-  expect((await new Person().json('POST', '/session', { email, password: FIRST })).status).toBe(401)
+  expect((await new Person().json('POST', '/session', { login: email, password: FIRST })).status).toBe(401)
   expect(await inside(await again('three grey gulls asleep'))).toBe(true)
 })
 
@@ -87,7 +81,7 @@ it('behind HTTPS is named by a cookie that no other host, path or plain connecti
     const response = await fetch(`${origin}/api/session`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ email, password: FIRST })
+      body: JSON.stringify({ login: email, password: FIRST })
     })
     const [cookie] = response.headers.getSetCookie()
     expect(cookie).toMatch(/^__Host-critica=/)

@@ -3,9 +3,7 @@ import { beforeAll, expect, it } from 'vitest'
 import { critiqueSchema, type Critique } from '../../shared/critique'
 import { mailListSchema } from '../../shared/mail'
 import type { RowDataPacket } from 'mysql2/promise'
-import { insertAccount } from '../../server/db/accounts'
-import { insertClass, insertEnrolment } from '../../server/db/classes'
-import { hashPassword } from '../../server/services/passwords'
+import { enrol, newAccount, newClass } from '../people'
 import { database, Person, picture } from './client'
 
 let tamsin: Person,
@@ -88,15 +86,10 @@ it('and both were told, in order, nobody else', async () => {
 it('an instructor who teaches the same learner elsewhere sees none of it, and mail nobody took in a day is told as given up', async () => {
   const connection = await database(),
     email = 'otto@harbour.example'
-  const otto = await insertAccount(connection, {
-    name: 'Otto Reed',
-    email,
-    role: 'instructor',
-    passwordHash: await hashPassword('another-lamp')
-  })
+  const otto = await newAccount(connection, { name: 'Otto Reed', email, password: 'another-lamp' })
   const [[rosaRow]] = await connection.query<RowDataPacket[]>("SELECT id FROM accounts WHERE email LIKE 'rosa@%'")
-  const theirs = await insertClass(connection, { name: 'Saturday class', instructorId: otto, budgetMinutes: 20 })
-  await insertEnrolment(connection, theirs, rosaRow!.id as number)
+  const theirs = await newClass(connection, 'Saturday class', otto)
+  await enrol(connection, { classId: theirs, accountId: rosaRow!.id as number })
   const seen = await Person.signedIn(email, { password: 'another-lamp' })
   expect((await subjects(seen)).filter(s => s.includes('Weir'))).toEqual([])
 

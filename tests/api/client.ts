@@ -33,7 +33,7 @@ export class Person {
   static async signedIn(key: string, { password = DEMO_PASSWORD, origin = ORIGIN } = {}): Promise<Person> {
     const person = new Person(origin)
     const response = await person.json('POST', '/session', {
-      email: key.includes('@') ? key : `${key}@harbour.example`,
+      login: key.includes('@') ? key : `${key}@harbour.example`,
       password
     })
     if (!response.ok) throw new Error(`${key} could not sign in: ${await response.text()}`)

@@ -6,9 +6,7 @@ import { SMTPServer } from 'smtp-server'
 import { afterEach, beforeAll, expect, it } from 'vitest'
 import { freePort } from '../../bin/lib/database'
 import { endChild } from '../../bin/lib/processes'
-import { insertAccount } from '../../server/db/accounts'
-import { insertEnrolment } from '../../server/db/classes'
-import { hashPassword } from '../../server/services/passwords'
+import { enrol, newAccount } from '../people'
 import { exportStateSchema, type ExportState, type MadeExport } from '../../shared/export'
 import { anotherServer, database, Person, picture } from './client'
 
@@ -131,13 +129,8 @@ afterEach(async () => {
 it('mail leaves by a real server when one is set, is tried again when that fails, and never goes to .example', async () => {
   const connection = await database(),
     email = `wanda-${Date.now()}@critica.test`
-  const wanda = await insertAccount(connection, {
-    email,
-    name: 'Wanda Berg',
-    role: 'learner',
-    passwordHash: await hashPassword('wanda-lamp')
-  })
-  await insertEnrolment(connection, 1, wanda)
+  const wanda = await newAccount(connection, { email, name: 'Wanda Berg', password: 'wanda-lamp' })
+  await enrol(connection, { classId: 1, accountId: wanda })
   const piece = (
     (await (
       await (

@@ -18,7 +18,7 @@ afterAll(async () => {
 })
 
 const guess = (email: string, password = 'wrong'): Promise<number> =>
-  new Person().json('POST', '/session', { email, password }).then(r => r.status)
+  new Person().json('POST', '/session', { login: email, password }).then(r => r.status)
 const tally = (statuses: number[]): Record<number, number> =>
   Object.fromEntries([...new Set(statuses)].map(status => [status, statuses.filter(s => s === status).length]))
 const sessions = async (): Promise<number> =>
@@ -60,7 +60,7 @@ describe('a sign-in', () => {
     const person = await Person.signedIn('mika'),
       first = person.cookie,
       before = await sessions()
-    await person.json('POST', '/session', { email: 'mika@harbour.example', password: 'harbour-lamp' })
+    await person.json('POST', '/session', { login: 'mika@harbour.example', password: 'harbour-lamp' })
     expect(person.cookie).not.toBe(first)
     expect(await sessions()).toBe(before)
     const old = new Person()

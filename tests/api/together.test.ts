@@ -1,8 +1,6 @@
 /** What many do at once, and what was read before it was taken back: a sentence each time, and never an unexpected one. */
 import { beforeAll, describe, expect, it } from 'vitest'
-import { insertAccount } from '../../server/db/accounts'
-import { insertClass, insertEnrolment } from '../../server/db/classes'
-import { hashPassword } from '../../server/services/passwords'
+import { enrol, newAccount, newClass } from '../people'
 import { critiqueSchema } from '../../shared/critique'
 import { exportStateSchema } from '../../shared/export'
 import { mailListSchema } from '../../shared/mail'
@@ -22,24 +20,15 @@ describe('ten instructors marking at once', () => {
   it('each get every correction in its place, and none meets an error', async () => {
     const connection = await database(),
       made = Date.now(),
-      passwordHash = await hashPassword('ten-lamps')
+      password = 'ten-lamps'
     const desks = await Promise.all(
       Array.from({ length: 10 }, async (_, i) => {
         const name = `ten-${made}-${i}@harbour.example`,
           mine = `of-${made}-${i}@harbour.example`
-        const instructor = await insertAccount(connection, {
-          email: name,
-          name: `Ten ${i}`,
-          role: 'instructor',
-          passwordHash
-        })
-        const learner = await insertAccount(connection, { email: mine, name: `Of ${i}`, role: 'learner', passwordHash })
-        const classId = await insertClass(connection, {
-          name: `Class ${i}`,
-          instructorId: instructor,
-          budgetMinutes: 20
-        })
-        await insertEnrolment(connection, classId, learner)
+        const instructor = await newAccount(connection, { email: name, name: `Ten ${i}`, password })
+        const classId = await newClass(connection, `Class ${i}`, instructor)
+        const accountId = await newAccount(connection, { email: mine, name: `Of ${i}`, password })
+        await enrol(connection, { classId, accountId })
         const piece = await handedIn(await Person.signedIn(mine, { password: 'ten-lamps' }), { classId: `${classId}` })
         return { person: await Person.signedIn(name, { password: 'ten-lamps' }), piece }
       })
@@ -109,13 +98,8 @@ describe('a long name with a long title', () => {
   it('fits the mail about it', async () => {
     const connection = await database(),
       email = `long-${Date.now()}@harbour.example`
-    const learner = await insertAccount(connection, {
-      email,
-      name: 'N'.repeat(120),
-      role: 'learner',
-      passwordHash: await hashPassword('long-lamp')
-    })
-    await insertEnrolment(connection, 1, learner)
+    const accountId = await newAccount(connection, { email, name: 'N'.repeat(120), password: 'long-lamp' })
+    await enrol(connection, { classId: 1, accountId })
     await connection.end()
     const person = await Person.signedIn(email, { password: 'long-lamp' }),
       title = 'T'.repeat(120),

@@ -1,8 +1,7 @@
 /** A person's own account, as they would go through it. */
 import { expect, test } from '@playwright/test'
-import { insertAccount } from '../../server/db/accounts'
-import { hashPassword } from '../../server/services/passwords'
 import { database } from '../api/client'
+import { enrol, newAccount } from '../people'
 import { accessible } from './bench-page'
 
 test('the password is changed on one screen, what is wrong said at its field, and the other browser is out', async ({
@@ -11,12 +10,8 @@ test('the password is changed on one screen, what is wrong said at its field, an
 }) => {
   const connection = await database(),
     email = `wren-${Date.now()}@harbour.example`
-  await insertAccount(connection, {
-    email,
-    name: 'Wren Hale',
-    role: 'learner',
-    passwordHash: await hashPassword('salt on the slipway')
-  })
+  const accountId = await newAccount(connection, { email, name: 'Wren Hale', password: 'salt on the slipway' })
+  await enrol(connection, { classId: 1, accountId })
   await connection.end()
   const enter = async (on: typeof page, password: string) => {
     await on.goto('/')

@@ -6,7 +6,7 @@ import { DEMO_PASSWORD } from '../../demo/people'
 import { Person } from '../api/client'
 
 export const signIn = (page: Page): Promise<unknown> =>
-  page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
 
 export const picture = (page: Page): Locator => page.locator('canvas.picture[data-which="own"]')
 

@@ -141,7 +141,7 @@ test('a fault is read, marked, tried until the target is reached, put in words, 
   await expect(page.getByText(/Released on/)).toBeVisible({ timeout: 12_000 })
 
   const context = await browser.newContext({ acceptDownloads: true })
-  await context.request.post('/api/session', { data: { email: 'joss@harbour.example', password: DEMO_PASSWORD } })
+  await context.request.post('/api/session', { data: { login: 'joss@harbour.example', password: DEMO_PASSWORD } })
   const learner = await context.newPage()
   await learner.goto(`/critique/${id}`)
   const corrections = learner.getByRole('region', { name: 'Corrections' })

@@ -37,7 +37,7 @@ test('a page behind the sign-in leads to the door, and on to itself afterwards',
 })
 
 test('a hand-in that is no picture, or has no title, keeps its words', async ({ page }) => {
-  await page.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
+  await page.request.post('/api/session', { data: { login: 'rosa@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/hand-in')
   await page.getByLabel('Medium').fill('ink')
   await page.getByRole('button', { name: 'Hand it in' }).click()
@@ -57,14 +57,14 @@ test('a hand-in that is no picture, or has no title, keeps its words', async ({ 
 })
 
 test("somebody else's piece does not exist", async ({ page }) => {
-  await page.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
+  await page.request.post('/api/session', { data: { login: 'rosa@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/critique/11')
   await expect(page.getByRole('alert')).toContainText('not yours to see')
 })
 
 test('two windows on one critique: the second is offered both versions, and either can stay', async ({ browser }) => {
   const context = await browser.newContext()
-  await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await context.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const [first, second] = [await context.newPage(), await context.newPage()]
   for (const page of [first, second]) {
     await page.goto('/bench/3/verdict')
@@ -96,7 +96,7 @@ test('a browser killed while it writes leaves whole words, and the next one goes
   browser
 }) => {
   const context = await browser.newContext()
-  await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await context.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const page = await context.newPage()
   await page.goto('/bench/5/verdict')
   const verdict = page.getByRole('textbox', { name: 'Verdict and the next step' })
@@ -112,7 +112,7 @@ test('a browser killed while it writes leaves whole words, and the next one goes
   await page.waitForEvent('crash')
   await context.close()
   const again = await browser.newContext()
-  await again.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await again.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const next = await again.newPage()
   await next.goto('/bench/5/verdict')
   const words = await next.getByRole('textbox', { name: 'Verdict and the next step' }).innerText()
@@ -125,7 +125,7 @@ test('a tab closed with the last letter loses nothing: verdict, correction and h
   browser
 }) => {
   const context = await browser.newContext()
-  await context.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await context.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   const page = await context.newPage()
   await page.goto('/bench/4/verdict')
   await page.getByRole('textbox', { name: 'Verdict and the next step' }).fill('Closed at once')
@@ -147,7 +147,7 @@ test('a tab closed with the last letter loses nothing: verdict, correction and h
   await third.reload()
   await expect(third.locator('canvas[data-lens="plain"]')).toBeVisible()
   await expect(third.getByLabel('What is wrong')).toHaveCount(0)
-  await context.request.post('/api/session', { data: { email: 'rosa@harbour.example', password: DEMO_PASSWORD } })
+  await context.request.post('/api/session', { data: { login: 'rosa@harbour.example', password: DEMO_PASSWORD } })
   await third.goto('/hand-in')
   await third.getByLabel('Medium').fill('ink')
   await third.reload()
@@ -158,7 +158,7 @@ test('a tab closed with the last letter loses nothing: verdict, correction and h
 test('words that the server did not take are sent again when it answers, and a tab is not closed over them unasked', async ({
   page
 }) => {
-  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/bench/6/verdict')
   const words = `The steps lead in, ${Date.now()}`
   let away = true,
@@ -183,7 +183,7 @@ test('words that the server did not take are sent again when it answers, and a t
 })
 
 test('the bench by its keys: lens, hold to compare, area, the list', async ({ page }) => {
-  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/bench/2/values')
   const lens = (name: string) => expect(page.locator(`canvas[data-lens="${name}"]`)).toBeVisible()
   await lens('plain')

@@ -35,7 +35,7 @@ for (const [who, path, ready] of SCREENS) {
   test(`${path} for ${who}`, async ({ page }) => {
     const errors: string[] = []
     page.on('pageerror', error => errors.push(error.message))
-    await page.request.post('/api/session', { data: { email: `${who}@harbour.example`, password: DEMO_PASSWORD } })
+    await page.request.post('/api/session', { data: { login: `${who}@harbour.example`, password: DEMO_PASSWORD } })
     await page.goto(path)
     await expect(page.locator(ready).first()).toBeVisible()
     await accessible(page)
@@ -107,7 +107,7 @@ test.describe('on a phone', () => {
   test("the learner's screens fit, marks are tapped, and a finger held on the picture shows what is meant", async ({
     page
   }) => {
-    await page.request.post('/api/session', { data: { email: 'ada@harbour.example', password: DEMO_PASSWORD } })
+    await page.request.post('/api/session', { data: { login: 'ada@harbour.example', password: DEMO_PASSWORD } })
     for (const [path, ready] of [
       ['/work', '.piece'],
       ['/exercises/1', '[data-check]'],
@@ -138,7 +138,7 @@ test.describe('on a phone', () => {
 })
 
 test('a lens shows within 300 ms of asking, and an area is read while the hand moves', async ({ page }) => {
-  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/bench/5/values')
   await expect(page.locator('canvas[data-lens="plain"]')).toBeVisible()
   const lens = await page.evaluate(async () => {
@@ -152,7 +152,7 @@ test('a lens shows within 300 ms of asking, and an area is read while the hand m
 })
 
 test('the focus station names what takes the eye, and shows the route on the picture', async ({ page }) => {
-  await page.request.post('/api/session', { data: { email: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+  await page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
   await page.goto('/bench/8/focus')
   const intended = page.locator('[data-reading="focus.intended"]')
   await expect(intended).toContainText('the upper right')

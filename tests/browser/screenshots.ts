@@ -139,7 +139,7 @@ const browser = await chromium.launch({
 for (const { file, who, path, ready, then } of SHOTS) {
   const page = await browser.newPage({ baseURL: ORIGIN, viewport: { width: 1280, height: 800 } })
   if (who)
-    await page.request.post('/api/session', { data: { email: `${who}@harbour.example`, password: DEMO_PASSWORD } })
+    await page.request.post('/api/session', { data: { login: `${who}@harbour.example`, password: DEMO_PASSWORD } })
   await page.goto(path)
   await page.locator(ready).first().waitFor()
   await page.waitForTimeout(1500) // pictures, lenses and charts

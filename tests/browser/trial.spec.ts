@@ -83,7 +83,7 @@ test('a trial is shown live, read before and after, reaches the target and goes 
 
   await page.request.post(`/api/submissions/${id}/release`)
   const learner = await (await browser.newContext()).newPage()
-  await learner.request.post('/api/session', { data: { email: 'joss@harbour.example', password: DEMO_PASSWORD } })
+  await learner.request.post('/api/session', { data: { login: 'joss@harbour.example', password: DEMO_PASSWORD } })
   await learner.goto(`/critique/${id}`)
   const hold = learner.getByRole('button', { name: 'hold to see what is meant' })
   await expect(learner.locator('canvas[data-shows="1"]')).toBeAttached()

@@ -16,19 +16,23 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
       bench.piece.question && `“${bench.piece.question}”`
     }}</span>
     <button class="word-link" @click="standards = true">standards</button>
-    <template v-if="!bench.released">
+    <template v-if="!bench.closed">
       <button class="word-link" :disabled="!edits.canUndo" title="u" @click="edits.undo()">undo</button>
       <button class="word-link" :disabled="!edits.canRedo" title="y" @click="edits.redo()">do again</button>
     </template>
     <span
-      v-if="!bench.released"
+      v-if="!bench.closed"
       class="meta"
       data-test="clock"
       :title="away ? 'paused while you are away' : 'time worked on this piece'"
       >{{ minutes }} of {{ bench.piece.budgetMinutes }} min{{ away ? ', paused' : '' }}</span
     >
-    <span class="meta" role="status">{{ bench.released ? 'released' : SAID[edits.saving] }}</span>
-    <NuxtLink v-if="!bench.released" :to="`/bench/${bench.piece.id}/verdict`" replace class="release">Release</NuxtLink>
+    <span class="meta" role="status">{{
+      bench.released ? 'released' : bench.closed ? 'archived, to be read only' : SAID[edits.saving]
+    }}</span>
+    <NuxtLink v-if="!bench.closed" :to="`/bench/${bench.piece.id}/verdict`" replace class="release">{{
+      bench.mayRelease ? 'Release' : 'Verdict'
+    }}</NuxtLink>
     <LazyStandardsDialog
       v-if="standards"
       v-model="standards"

@@ -47,7 +47,7 @@ onMounted(async () => {
     inHand.correction = inHand.sheet = null
     edits.begin()
     loaded.value = true
-    const left = bench.released ? null : keptCorrection(session.person.id, id).since(undefined)
+    const left = bench.closed ? null : keptCorrection(session.person.id, id).since(undefined)
     if (left) inHand.begin(left.input)
     useHead({ title: `${bench.piece.title} · Critica` })
     void edits.visit(bench.station)

@@ -15,7 +15,7 @@ const first = computed(() =>
     // At the verdict what is marked stands in its list.
     .filter(({ marked }) => !marked || bench.station !== 'verdict')
 )
-const open = computed(() => (bench.released ? [] : first.value.filter(({ marked }) => !marked)))
+const open = computed(() => (bench.closed ? [] : first.value.filter(({ marked }) => !marked)))
 const carries = computed(() => bench.readings.find(r => r.id === 'picture.carries') ?? null)
 const take = (reading: PieceReading) => edits.addCorrection(markingOf(reading, bench.piece))
 async function takeAll() {
@@ -32,7 +32,7 @@ async function takeAll() {
         <p>
           {{ rowOf(r.station).name }}, {{ r.first!.because }}.
           <b v-if="marked">marked {{ tagOf(marked) }}</b>
-          <button v-else-if="!bench.released" class="word-link" @click="take(r)">mark it</button>
+          <button v-else-if="!bench.closed" class="word-link" @click="take(r)">mark it</button>
         </p>
       </li>
     </ol>

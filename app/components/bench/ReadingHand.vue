@@ -32,14 +32,14 @@ async function judge(as: ReadingVerdict | 'dismissed') {
     <FigureBar v-if="reading.figure" :figure="reading.figure" />
     <div class="actions">
       <b v-if="marked">marked {{ tagOf(marked) }}</b>
-      <template v-if="!bench.released">
+      <template v-if="!bench.closed">
         <button v-if="!marked" class="word-link" @click="edits.addCorrection(markingOf(reading, bench.piece))">
           mark it
         </button>
         <button v-else class="word-link" @click="sight.trying = marked.id">try it</button>
       </template>
       <button class="word-link" :aria-expanded="why" @click="why = !why">why</button>
-      <template v-if="!bench.released">
+      <template v-if="!bench.closed">
         <button v-if="reading.trains.length" class="word-link" @click="emit('exercise')">
           set {{ EXERCISES[reading.trains[0]!].title.toLowerCase() }}
         </button>
@@ -59,7 +59,7 @@ async function judge(as: ReadingVerdict | 'dismissed') {
         <p v-if="marked.todo" class="words">{{ marked.todo }}</p>
         <p class="quiet-text">
           <template v-if="marked.target">Target: {{ describeTarget(marked.target) }}. </template>
-          <button v-if="!bench.released" class="word-link" @click="rewording = true">reword</button>
+          <button v-if="!bench.closed" class="word-link" @click="rewording = true">reword</button>
         </p>
       </div>
     </template>

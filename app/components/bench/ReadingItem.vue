@@ -16,7 +16,7 @@ const toggle = () => (held.value ? inHand.put() : inHand.take(props.reading))
 <template>
   <article v-if="judged === 'dismissed'" class="reading aside" :data-reading="reading.id">
     <span class="words">{{ reading.sentence }}</span>
-    <button v-if="!bench.released" class="word-link" @click="edits.judge(reading.key, null)">take back</button>
+    <button v-if="!bench.closed" class="word-link" @click="edits.judge(reading.key, null)">take back</button>
     <ReadingWhy :reading="reading" set-aside />
   </article>
   <article v-else class="reading" :class="[verdict, { held }]" :data-reading="reading.id" :data-verdict="verdict">

@@ -17,7 +17,7 @@ const times = ref(0)
 watch(
   () => props.setAside,
   async aside => {
-    if (!aside || !props.reading.figure?.house || bench.released) return
+    if (!aside || !props.reading.figure?.house || bench.closed) return
     const counts = await api(setAsideSchema, `/classes/${bench.piece.classId}/set-aside`).catch(() => null)
     times.value = counts?.[props.reading.id] ?? 0
   },
@@ -36,11 +36,7 @@ watch(
     <button v-if="setAside && times >= OFTEN" class="word-link" @click="standards = true">
       set aside {{ countWord(times) }} times in this class: change the house standard?
     </button>
-    <button
-      v-else-if="!setAside && reading.figure?.house && !bench.released"
-      class="word-link"
-      @click="standards = true"
-    >
+    <button v-else-if="!setAside && reading.figure?.house && !bench.closed" class="word-link" @click="standards = true">
       the house standards
     </button>
     <LazyStandardsDialog

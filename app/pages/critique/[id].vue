@@ -3,7 +3,7 @@ import { EXERCISES } from '~~/core/exercise'
 import { critiqueSchema } from '~~/shared/critique'
 import { submissionSchema } from '~~/shared/submission'
 
-definePageMeta({ roles: ['instructor', 'learner'] })
+definePageMeta({ whose: 'everybody' })
 
 const id = Number(useRoute().params.id)
 const { data: submission, problem: noPiece } = useApiData(submissionSchema, `/submissions/${id}`)
@@ -13,7 +13,8 @@ useHead({ title: () => `${submission.value?.title ?? 'Critique'} · Critica` })
 
 const chosen = ref<number | null>(null)
 /** The instructor looks at it as the learner will. */
-const previewed = useSessionStore().person.role === 'instructor'
+const session = useSessionStore(),
+  previewed = computed(() => submission.value?.learner.id !== session.person.id)
 const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?? [])
 </script>
 

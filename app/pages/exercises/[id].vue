@@ -4,13 +4,14 @@ import { z } from 'zod'
 import { EXERCISES } from '~~/core/exercise'
 import { assignmentSchema } from '~~/shared/assignment'
 
-definePageMeta({ roles: ['instructor', 'learner'] })
+definePageMeta({ whose: 'everybody' })
 
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
 const { data: assignment, problem: unread, refresh } = useApiData(assignmentSchema, `/assignments/${id}`)
 const unconfirmed = ref(''),
   problem = computed(() => unconfirmed.value || unread.value)
+const own = computed(() => assignment.value?.learner.id === session.person.id)
 const exercise = computed(() => EXERCISES[assignment.value!.exercise])
 useHead({ title: () => `${assignment.value ? exercise.value.title : 'Exercise'} · Critica` })
 useIntervalFn(() => {
@@ -53,8 +54,9 @@ async function confirm() {
       <h1>{{ exercise.title }}</h1>
       <p class="words">{{ exercise.trains }}.</p>
       <p class="quiet">
-        <template v-if="session.account?.role === 'instructor'">{{ assignment.learner.name }} · </template>from the
-        critique of “{{ assignment.fromTitle }}” · due
+        <template v-if="!own">{{ assignment.learner.name }} · </template>from the critique of “{{
+          assignment.fromTitle
+        }}” · due
         {{ dueWords(assignment.dueOn) }}
       </p>
       <p v-if="problem" role="alert">{{ problem }}</p>
@@ -65,20 +67,12 @@ async function confirm() {
       <p v-if="assignment.confirmedAt" class="words">
         Confirmed by the instructor on {{ dayWords(assignment.confirmedAt) }}.
       </p>
-      <v-btn
-        v-else-if="session.account?.role === 'instructor' && assignment.handIn"
-        color="primary"
-        variant="flat"
-        @click="confirm"
+      <v-btn v-else-if="!own && assignment.handIn" color="primary" variant="flat" @click="confirm"
         >Confirm the exercise</v-btn
       >
-      <v-btn
-        v-else-if="session.account?.role === 'learner'"
-        :to="`/hand-in?exercise=${id}`"
-        color="primary"
-        variant="flat"
-        >{{ assignment.handIn ? 'Hand in again' : 'Hand in the exercise' }}</v-btn
-      >
+      <v-btn v-else-if="own" :to="`/hand-in?exercise=${id}`" color="primary" variant="flat">{{
+        assignment.handIn ? 'Hand in again' : 'Hand in the exercise'
+      }}</v-btn>
       <section aria-label="How">
         <h2>How</h2>
         <ol class="words steps">

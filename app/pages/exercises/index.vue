@@ -2,11 +2,10 @@
 import { EXERCISES } from '~~/core/exercise'
 import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
 
-definePageMeta({ roles: ['instructor', 'learner'] })
+definePageMeta({ whose: 'everybody' })
 
 useHead({ title: 'Exercises · Critica' })
 const session = useSessionStore()
-const teaching = computed(() => session.account?.role === 'instructor')
 const { data: list, problem } = useApiData(assignmentListSchema, '/assignments')
 function stateOf({ confirmedAt, handIn }: Assignment): string {
   if (confirmedAt) return 'confirmed'
@@ -35,7 +34,8 @@ function stateOf({ confirmedAt, handIn }: Assignment): string {
         >
         <p class="words">{{ EXERCISES[a.exercise].trains }}.</p>
         <p class="quiet">
-          <template v-if="teaching">{{ a.learner.name }} · </template>due {{ dueWords(a.dueOn) }} · {{ stateOf(a) }}
+          <template v-if="a.learner.id !== session.person.id">{{ a.learner.name }} · </template>due
+          {{ dueWords(a.dueOn) }} · {{ stateOf(a) }}
         </p>
       </li>
     </ul>

@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
-import { classesOf } from '../../services/listing'
+import { classesOf } from '../../services/classes'
 
 export default route('account', ({ account }) => classesOf(account))

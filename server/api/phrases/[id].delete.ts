@@ -1,7 +1,7 @@
 import { idParam, route } from '../../http/route'
 import { removePhrase } from '../../services/phrases'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await removePhrase(account, idParam(event))
   return {}
 })

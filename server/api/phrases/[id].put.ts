@@ -3,7 +3,7 @@ import { body } from '../../http/body'
 import { idParam, route } from '../../http/route'
 import { changePhrase } from '../../services/phrases'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await changePhrase(account, idParam(event), (await body(event, phraseInputSchema)).words)
   return {}
 })

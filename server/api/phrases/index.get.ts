@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
 import { phrasesOf } from '../../services/phrases'
 
-export default route('instructor', async ({ account }) => phrasesOf(account))
+export default route('staff', async ({ account }) => phrasesOf(account))

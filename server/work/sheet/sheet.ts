@@ -1,5 +1,4 @@
 /** Making the critique sheet: pictures from the stored display size, then the PDF. */
-import pdfmake from 'pdfmake'
 import sharp from 'sharp'
 import { coarsen } from '../../../core/picture/distribution'
 import { planesOf } from '../../../core/picture/planes'
@@ -10,8 +9,8 @@ import type { Area } from '../../../core/picture/area'
 import type { Finding } from '../../../core/critique/findings'
 import { renderLens } from '../../../core/lens/lens'
 import type { Report } from '../../../core/measure/report'
+import { writePdf } from '../pdf'
 import { sheetDocument, type Paper, type SheetWords } from './document'
-import { fontsIn } from './fonts'
 
 export interface SheetRequest {
   readonly words: SheetWords
@@ -57,9 +56,5 @@ export async function makeSheet(
     findings: await Promise.all(findings.map(through)),
     counts: [...coarsen(planes.values, 100, BINS).counts]
   }
-  pdfmake.setFonts(fontsIn(fonts))
-  // The sheet refers to nothing: no address is fetched, no file read but its fonts.
-  pdfmake.setUrlAccessPolicy(() => false)
-  pdfmake.setLocalAccessPolicy(path => path.startsWith(fonts))
-  return Buffer.from(await pdfmake.createPdf(sheetDocument(words, pictures, paper)).getBuffer())
+  return writePdf(sheetDocument(words, pictures, paper), fonts)
 }

@@ -16,7 +16,7 @@ function rename(to: string) {
 </script>
 
 <template>
-  <template v-if="!bench.released">
+  <template v-if="!bench.closed">
     <button
       class="word-link"
       :aria-label="`${reshaping ? 'keep the shape of' : 'reshape'} ${area.name}`"

@@ -85,7 +85,7 @@ async function rename(area: MarkedArea, to: string) {
     <div v-for="a in listed" :key="a.id" class="named">
       <span>{{ a.name }}</span><AreaControls :area="a" @reshape="reshape(a)" @rename="rename(a, $event)" />
     </div>
-    <p v-if="!bench.released && !(pencil.sketch && !pencil.tool)" class="draw">
+    <p v-if="!bench.closed && !(pencil.sketch && !pencil.tool)" class="draw">
       <template v-if="pencil.tool"
         >{{
           pencil.tool === 'polygon'

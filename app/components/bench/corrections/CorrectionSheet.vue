@@ -41,7 +41,7 @@ async function remove() {
       <p v-if="correction.trial" class="why">Shown: {{ describeTrial(correction.trial) }}.</p>
       <p v-if="correction.target" class="why">Target: {{ describeTarget(correction.target) }}.</p>
       <div class="actions">
-        <template v-if="!bench.released">
+        <template v-if="!bench.closed">
           <button class="word-link" @click="editing = true">change</button>
           <button class="word-link" @click="tryIt">try it</button>
           <button v-if="correction.order > 1" class="word-link" @click="move(-1)">more important</button>

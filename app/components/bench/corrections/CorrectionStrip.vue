@@ -40,7 +40,7 @@ useSortable(row, dragged, {
         v-for="c in dragged"
         :key="c.id"
         class="tag"
-        :class="{ dragged: !bench.released }"
+        :class="{ dragged: !bench.closed }"
         :aria-expanded="inHand.sheet === c.id"
         :title="c.what"
         @click="inHand.look(c.id)"
@@ -57,7 +57,7 @@ useSortable(row, dragged, {
         all
       </button>
       <button
-        v-if="!bench.released"
+        v-if="!bench.closed"
         class="tag"
         aria-label="New correction"
         title="New correction (m)"

@@ -15,7 +15,7 @@ const margin = computed(() => Boolean(bench.report?.picture.inside))
   <p v-if="margin || bench.notes.wholeFile" class="note">
     <template v-if="margin">The margin is part of the file: measured without it.</template>
     <template v-else>A margin is measured with the picture.</template>
-    <button v-if="!bench.released" class="word-link" @click="edits.note({ wholeFile: margin })">
+    <button v-if="!bench.closed" class="word-link" @click="edits.note({ wholeFile: margin })">
       {{ margin ? 'count it in' : 'leave it out' }}
     </button>
   </p>

@@ -2,7 +2,11 @@
 import { bringBench } from '~/start/bench'
 
 // One page instance a piece: walking the stations keeps the picture and the worker.
-definePageMeta({ layout: 'bench', roles: ['instructor'], key: route => `bench-${String(route.params.id)}` })
+definePageMeta({
+  layout: 'bench',
+  whose: ['instructor', 'assistant'],
+  key: route => `bench-${String(route.params.id)}`
+})
 const BenchScreen = defineAsyncComponent(bringBench)
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 definePageMeta({
   layout: 'bench',
-  roles: ['instructor'],
+  whose: ['instructor', 'assistant'],
   middleware: to => navigateTo(`/bench/${String(to.params.id)}/first-look`, { replace: true })
 })
 </script>

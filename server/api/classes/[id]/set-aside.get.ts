@@ -1,4 +1,4 @@
 import { idParam, route } from '../../../http/route'
 import { setAsideIn } from '../../../services/standards'
 
-export default route('instructor', ({ event, account }) => setAsideIn(account, idParam(event)))
+export default route('staff', ({ event, account }) => setAsideIn(account, idParam(event)))

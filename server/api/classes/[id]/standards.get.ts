@@ -1,4 +1,4 @@
 import { idParam, route } from '../../../http/route'
 import { readStandards } from '../../../services/standards'
 
-export default route('instructor', ({ event, account }) => readStandards(account, idParam(event)))
+export default route('staff', ({ event, account }) => readStandards(account, idParam(event)))

@@ -6,7 +6,7 @@ import { readAnnotations } from '../../../services/annotations'
 import { pictureName } from '../../../services/exports'
 
 /** Annotations as JSON-LD: a page, a list, or one. */
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   const id = idParam(event)
   return readAnnotations(account, id, {
     file: await readJson(event, ANNOTATION_BYTES),

@@ -1,7 +1,7 @@
 import { idParam, route } from '../../../http/route'
 import { unassignExercise } from '../../../services/critiques'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await unassignExercise(account, idParam(event))
   return {}
 })

@@ -4,7 +4,7 @@ import { measureAgain } from '../../../services/measuring'
 
 /** Tries a failed measurement again. */
 export default route('account', async ({ event, account }) => {
-  const { piece } = await visiblePiece(account, idParam(event))
+  const piece = await visiblePiece(account, idParam(event))
   await measureAgain(piece.id)
   return {}
 })

@@ -3,7 +3,7 @@ import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { changeNotes } from '../../../services/critiques'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await changeNotes(account, idParam(event), await body(event, notesChangeSchema))
   return {}
 })

@@ -3,7 +3,7 @@ import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { writeScore } from '../../../services/critiques'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   const { score, over } = await body(event, scoreChangeSchema)
   await writeScore(account, idParam(event), { score, over })
   return {}

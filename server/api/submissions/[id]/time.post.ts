@@ -3,7 +3,7 @@ import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { addTime } from '../../../services/critiques'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await addTime(account, idParam(event), (await body(event, timeSchema)).seconds)
   return {}
 })

@@ -3,7 +3,7 @@ import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { writeVerdict } from '../../../services/critiques'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   const { works, verdict, revision } = await body(event, verdictInputSchema)
   return { revision: await writeVerdict(account, idParam(event), { works, verdict, revision }) }
 })

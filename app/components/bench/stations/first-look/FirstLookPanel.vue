@@ -14,7 +14,7 @@ const { ready } = useBenchPicture()
 const SECONDS = 3
 
 /** Until the picture hangs there is nothing to ask about. */
-const looking = ref(!bench.notes.firstEye && !bench.released)
+const looking = ref(!bench.notes.firstEye && !bench.closed)
 const { start, stop } = useTimeoutFn(
   () => {
     looking.value = false
@@ -35,7 +35,7 @@ function look() {
 watch(
   ready,
   now => {
-    if (now && !bench.notes.firstEye && !bench.released) look()
+    if (now && !bench.notes.firstEye && !bench.closed) look()
   },
   { immediate: true }
 )
@@ -53,7 +53,7 @@ async function pick() {
 }
 const { works, write, edited } = useVerdictWords()
 const keptAbout = keptWords(useSessionStore().person.id, `about:${bench.piece.id}`, z.string())
-const about = ref((bench.released ? null : keptAbout.read()) ?? bench.notes.about)
+const about = ref((bench.closed ? null : keptAbout.read()) ?? bench.notes.about)
 watch(
   () => edits.theirs,
   () => {
@@ -61,7 +61,7 @@ watch(
   }
 )
 async function noteAbout() {
-  if (!bench.released && about.value !== bench.notes.about) await edits.note({ about: about.value })
+  if (!bench.closed && about.value !== bench.notes.about) await edits.note({ about: about.value })
   if (about.value === bench.notes.about) keptAbout.drop()
 }
 onBeforeUnmount(noteAbout)
@@ -72,12 +72,7 @@ onBeforeUnmount(noteAbout)
     <p v-if="looking" class="words" role="status">Look. Small, soft, from across the room. What is there?</p>
     <template v-else>
       <p class="question">1. Where did your eye go first?</p>
-      <button
-        v-if="!bench.released"
-        class="word-link"
-        :aria-pressed="picking"
-        @click="picking ? pencil.drop() : pick()"
-      >
+      <button v-if="!bench.closed" class="word-link" :aria-pressed="picking" @click="picking ? pencil.drop() : pick()">
         {{ picking ? 'click on the picture …' : bench.notes.firstEye ? 'somewhere else' : 'show it on the picture' }}
       </button>
       <p class="question">2. What is it about?</p>
@@ -86,7 +81,7 @@ onBeforeUnmount(noteAbout)
         label="The one thing this piece is about"
         :rows="1"
         maxlength="500"
-        :readonly="bench.released"
+        :readonly="bench.closed"
         @update:model-value="keptAbout.keep"
         @blur="noteAbout"
       />
@@ -99,7 +94,7 @@ onBeforeUnmount(noteAbout)
         label="One a line"
         :rows="2"
         maxlength="2000"
-        :readonly="bench.released"
+        :readonly="bench.closed"
         class="serif"
         @update:model-value="edited"
         @blur="write"

@@ -54,7 +54,7 @@ function distance(p: { x: number; y: number }): string {
 
 <template>
   <section class="focus" aria-label="Intended focus">
-    <p v-if="bench.focusArea && !bench.released">
+    <p v-if="bench.focusArea && !bench.closed">
       <button class="word-link" @click="edits.removeArea(bench.focusArea)">no focus</button>
     </p>
     <div v-if="rivals.length" class="list">
@@ -85,11 +85,11 @@ function distance(p: { x: number; y: number }): string {
       <h3>Stops of the route</h3>
       <p v-if="!bench.notes.stops.length">For a page of panels, or several incidents: mark the stops in their order.</p>
       <p class="actions">
-        <button v-if="!bench.released" class="word-link" @click="addStop">
+        <button v-if="!bench.closed" class="word-link" @click="addStop">
           add stop {{ bench.notes.stops.length + 1 }}
         </button>
         <button
-          v-if="bench.notes.stops.length && !bench.released"
+          v-if="bench.notes.stops.length && !bench.closed"
           class="word-link"
           @click="edits.note(({ stops }) => ({ stops: stops.slice(0, -1) }))"
         >

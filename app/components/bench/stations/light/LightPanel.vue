@@ -73,7 +73,7 @@ const asking = computed(() =>
             <td>{{ Math.round(r.measured.deviation) }}<span v-if="r.measured.leaves"> leaves</span></td>
           </template>
           <td v-else colspan="4"><button class="word-link" @click="again(i)">pick its shadow</button></td>
-          <td v-if="!bench.released">
+          <td v-if="!bench.closed">
             <button
               class="word-link"
               :aria-label="`remove ${r.pair.name}`"
@@ -85,7 +85,7 @@ const asking = computed(() =>
         </tr>
       </tbody>
     </table>
-    <div v-if="!bench.released" class="add">
+    <div v-if="!bench.closed" class="add">
       <p v-if="asking" role="status">{{ asking }} <button class="word-link" @click="pencil.drop()">no</button></p>
       <template v-else>
         <v-text-field v-model="name" label="Material (the clay pot)" maxlength="40" @keydown.enter="add" />

@@ -16,7 +16,7 @@ const CHOICES = [
 const scoreOf = (key: string): Score => (key === 'not-applicable' ? key : Number(key))
 /** At a quality a digit is its score, not a lens. */
 function byDigit(quality: string, event: KeyboardEvent) {
-  if (bench.released || !CHOICES.some(c => c.key === event.key)) return
+  if (bench.closed || !CHOICES.some(c => c.key === event.key)) return
   event.stopPropagation()
   void give(quality, scoreOf(event.key))
 }
@@ -48,14 +48,14 @@ const band = (score: Score | undefined): string =>
           :label="q.title"
           :choices="CHOICES"
           :model-value="String(scores[q.key] ?? '')"
-          :disabled="bench.released"
+          :disabled="bench.closed"
           @update:model-value="give(q.key, scoreOf($event!))"
           @keydown="byDigit(q.key, $event)"
         />
       </li>
     </ol>
     <p v-if="result" role="status" class="sum">{{ result.sum }} of {{ result.most }}, {{ result.percent }} %</p>
-    <p v-if="!bench.released" class="actions">
+    <p v-if="!bench.closed" class="actions">
       <button v-if="bench.critique.score" class="word-link" @click="edits.score(() => null)">
         no score, words only
       </button>

@@ -16,7 +16,7 @@ const asking = ref(false),
 const again = computed(() => bench.critique.releasedAt !== null)
 
 /** Fills what is still empty, from what is marked and read. */
-const canPropose = computed(() => !bench.released && (!works.value.trim() || !verdict.value.trim()))
+const canPropose = computed(() => !bench.closed && (!works.value.trim() || !verdict.value.trim()))
 async function propose() {
   const judged = bench.readings.flatMap(r => {
     const own = bench.judgementOf(r.key)
@@ -59,21 +59,28 @@ async function release() {
         <p v-if="bench.critique.amendedNote" class="quiet-text">Changed since: {{ bench.critique.amendedNote }}</p>
         <div v-if="bench.critique.questionBack" class="back">
           <p class="question">{{ bench.piece.learner.name }} asks: “{{ bench.critique.questionBack }}”</p>
-          <v-textarea v-model="answer" label="Your answer" maxlength="2000" class="serif" />
+          <v-textarea
+            v-model="answer"
+            label="Your answer"
+            maxlength="2000"
+            class="serif"
+            :readonly="!bench.mayRelease"
+          />
           <v-btn
+            v-if="bench.mayRelease"
             size="small"
             :disabled="!answer.trim() || answer === bench.critique.answer"
             @click="edits.answer(answer)"
             >{{ bench.critique.answer ? 'Change the answer' : 'Answer' }}</v-btn
           >
         </div>
-        <button class="word-link" @click="edits.withdraw()">take it back to change it</button>
+        <button v-if="bench.mayRelease" class="word-link" @click="edits.withdraw()">take it back to change it</button>
       </template>
       <button v-if="canPropose" class="word-link" @click="propose">propose words from what is marked and read</button>
       <v-textarea
         v-model="works"
         label="What works, first"
-        :readonly="bench.released"
+        :readonly="bench.closed"
         class="serif"
         @update:model-value="edited"
         @blur="write"
@@ -85,7 +92,7 @@ async function release() {
       </ol>
       <p v-else class="quiet-text">No correction is marked yet.</p>
       <LazyRichEditor
-        v-if="!bench.released"
+        v-if="!bench.closed"
         v-model="verdict"
         label="Verdict and the next step"
         short="Verdict"
@@ -98,7 +105,7 @@ async function release() {
           v-model="exercise"
           :items="exercises"
           label="Exercise"
-          :readonly="bench.released"
+          :readonly="bench.closed"
           @update:model-value="assign"
         />
         <v-text-field
@@ -106,19 +113,22 @@ async function release() {
           v-model="dueOn"
           type="date"
           label="Due on"
-          :readonly="bench.released"
+          :readonly="bench.closed"
           @change="assign"
         />
       </div>
-      <button v-if="!scoring && !bench.released" class="word-link" @click="scoring = true">score it</button>
+      <button v-if="!scoring && !bench.closed" class="word-link" @click="scoring = true">score it</button>
       <ScorePanel v-if="scoring" />
-      <div v-if="!bench.released" class="actions">
-        <v-btn variant="flat" color="primary" @click="asking = true">Release to {{ bench.piece.learner.name }}</v-btn>
+      <div v-if="!bench.closed" class="actions">
+        <span v-if="!bench.mayRelease" class="quiet-text">The instructor of the class releases it.</span>
+        <v-btn v-else variant="flat" color="primary" @click="asking = true"
+          >Release to {{ bench.piece.learner.name }}</v-btn
+        >
         <NuxtLink :to="`/critique/${bench.piece.id}`" class="preview"
           >see it as {{ bench.piece.learner.name.split(' ')[0] }} will</NuxtLink
         >
       </div>
-      <TakeAway :submission-id="bench.piece.id" :editable="!bench.released" @changed="bench.refreshCritique()" />
+      <TakeAway :submission-id="bench.piece.id" :editable="!bench.closed" @changed="bench.refreshCritique()" />
     </InTurn>
     <v-dialog v-model="asking" aria-labelledby="release-title">
       <v-card>

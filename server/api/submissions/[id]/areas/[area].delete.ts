@@ -1,7 +1,7 @@
 import { idParam, route } from '../../../../http/route'
 import { removeArea } from '../../../../services/corrections'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await removeArea(account, idParam(event), idParam(event, 'area'))
   return {}
 })

@@ -3,6 +3,6 @@ import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
 import { addArea } from '../../../../services/corrections'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   return { id: await addArea(account, idParam(event), await body(event, areaInputSchema)) }
 })

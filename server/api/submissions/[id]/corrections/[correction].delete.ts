@@ -1,7 +1,7 @@
 import { idParam, route } from '../../../../http/route'
 import { removeCorrection } from '../../../../services/corrections'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await removeCorrection(account, idParam(event), idParam(event, 'correction'))
   return {}
 })

@@ -3,6 +3,6 @@ import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
 import { addCorrection } from '../../../../services/corrections'
 
-export default route('instructor', async ({ event, account }) => ({
+export default route('staff', async ({ event, account }) => ({
   id: await addCorrection(account, idParam(event), await body(event, correctionInputSchema))
 }))

@@ -3,7 +3,7 @@ import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
 import { orderCorrections } from '../../../../services/corrections'
 
-export default route('instructor', async ({ event, account }) => {
+export default route('staff', async ({ event, account }) => {
   await orderCorrections(account, idParam(event), (await body(event, orderInputSchema)).order)
   return {}
 })

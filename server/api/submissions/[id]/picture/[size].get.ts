@@ -15,7 +15,7 @@ const LIMIT_MS = 60_000
 export default route(
   'account',
   async ({ event, account }) => {
-    const { piece } = await visiblePiece(account, idParam(event))
+    const piece = await visiblePiece(account, idParam(event))
     const asked = getRouterParam(event, 'size'),
       size = SERVED_SIZES.find(s => s === asked)
     if (!size) throw new AppError('not-found', 'There is no such size of the picture.')

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { beginSchema } from '~~/shared/link'
+import { accountSchema } from '~~/shared/account'
+
+/** The first account of a house, by the link that its start prints. */
+definePageMeta({ whose: 'anybody' })
+useHead({ title: 'Begin · Critica' })
+const session = useSessionStore(),
+  token = String(useRoute().params.token)
+const form = reactive({ name: '', email: '', password: '' }),
+  { wrong, check } = useCheckedForm(beginSchema, () => form),
+  { problem, busy, act } = useAct()
+
+async function begin() {
+  const body = check()
+  if (!body) return
+  if (!(await act(() => api(accountSchema, `/links/${token}/begin`, { method: 'POST', body })))) return
+  await session.load()
+  await navigateTo('/classes')
+}
+</script>
+
+<template>
+  <DoorForm
+    title="Your own house"
+    lead="You run it: its classes, its people, and what becomes of their work. Your learners are invited next."
+    act="Begin"
+    :problem="problem"
+    :busy="busy"
+    @act="begin"
+  >
+    <v-text-field
+      v-model="form.name"
+      label="Your name"
+      autocomplete="name"
+      maxlength="120"
+      :error-messages="wrong.name"
+    />
+    <v-text-field
+      v-model="form.email"
+      label="Your e-mail address"
+      type="email"
+      autocomplete="username"
+      :error-messages="wrong.email"
+    />
+    <SecretField v-model="form.password" label="A password" fresh :wrong="wrong.password" />
+    <template #after>
+      <p class="quiet">The demo class goes when you begin. You can load it again from your page.</p>
+    </template>
+  </DoorForm>
+</template>

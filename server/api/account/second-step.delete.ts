@@ -1,0 +1,9 @@
+import { stepCodeSchema } from '../../../shared/account'
+import { body } from '../../http/body'
+import { route } from '../../http/route'
+import { endStep } from '../../services/second-step'
+
+export default route('account', async ({ event, account }) => {
+  await endStep(account, (await body(event, stepCodeSchema)).code)
+  return {}
+})

@@ -1,0 +1,5 @@
+import { idParam, route } from '../../../http/route'
+import { changeJoinCode } from '../../../services/classes'
+
+/** Nobody joins by code any more. */
+export default route('account', ({ event, account }) => changeJoinCode(account, idParam(event), false))

@@ -1,0 +1,8 @@
+import { classFieldsSchema } from '../../../shared/class'
+import { body } from '../../http/body'
+import { route } from '../../http/route'
+import { makeClass } from '../../services/classes'
+
+export default route('instructor', async ({ event, account }) => ({
+  id: await makeClass(account, await body(event, classFieldsSchema))
+}))

@@ -1,0 +1,7 @@
+import { route } from '../../http/route'
+import { takeDemoAway } from '../../services/demo'
+
+export default route('owner', async ({ account }) => {
+  await takeDemoAway(account.id)
+  return {}
+})

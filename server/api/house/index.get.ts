@@ -1,0 +1,4 @@
+import { route } from '../../http/route'
+import { readHouse } from '../../services/house'
+
+export default route('owner', () => readHouse())

@@ -1,0 +1,4 @@
+import { idParam, route } from '../../../../http/route'
+import { handHouseLink } from '../../../../services/house'
+
+export default route('owner', ({ event, account }) => handHouseLink(account, idParam(event, 'person')))

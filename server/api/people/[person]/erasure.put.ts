@@ -1,0 +1,9 @@
+import { erasureAskedSchema } from '../../../../shared/person'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
+import { askErasure } from '../../../services/erasing'
+
+export default route('account', async ({ event, account }) => {
+  await askErasure(account, idParam(event, 'person'), await body(event, erasureAskedSchema))
+  return {}
+})

@@ -1,0 +1,132 @@
+/** One person's whole record, as a zip of open formats. */
+import { writeFile } from 'node:fs/promises'
+import type { Account } from '../../../shared/account'
+import type { Critique } from '../../../shared/critique'
+import type { PieceFacts } from '../../../shared/submission'
+import { listAuditOf } from '../../db/audit'
+import { listClassesOf } from '../../db/classes'
+import { listMailTo } from '../../db/outbox'
+import { findBlob, findPictureHash, type PictureSize } from '../../db/pictures'
+import { listOwn } from '../../db/lists'
+import { db } from '../../db/pool'
+import { dropScratch, scratchFile } from '../../scratch'
+import { packRecord } from '../../work/workers'
+import type { RecordPart } from '../../work/record/zip'
+import { listAssignments } from '../assignments'
+import { audit } from '../audit'
+import { readCritique } from '../critiques'
+import { mayDecide } from '../erasing'
+import { exportFileName, exportPiece } from '../exports'
+import { indexPage, type RecordPiece } from './index-page'
+
+const A_WINDOW = 100
+async function everyPiece(learnerId: number): Promise<PieceFacts[]> {
+  const all: PieceFacts[] = []
+  for (let after: number | null = null; ;) {
+    const found: PieceFacts[] = await listOwn(db(), learnerId, { after, most: A_WINDOW })
+    all.push(...found)
+    if (found.length < A_WINDOW) return all
+    after = found.at(-1)!.id
+  }
+}
+
+const json = (what: unknown): string => `${JSON.stringify(what, null, 2)}\n`
+const ENDING: Readonly<Record<string, string>> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+  'image/tiff': 'tif'
+}
+
+/** Writes one size of a picture aside. @returns its part, or null where there is none. */
+async function picturePart(
+  id: number,
+  size: PictureSize | 'reference',
+  { name, scratch }: { readonly name: string; readonly scratch: () => string }
+): Promise<RecordPart | null> {
+  const hash = await findPictureHash(db(), id, size),
+    blob = hash && (await findBlob(db(), hash))
+  if (!blob) return null
+  const file = scratch()
+  await writeFile(file, blob.bytes)
+  return { name: `${name}.${ENDING[blob.mediaType] ?? 'bin'}`, content: { file } }
+}
+
+/** What of a piece its maker may read. */
+async function pieceParts(
+  learner: Account,
+  piece: PieceFacts,
+  scratch: () => string
+): Promise<{ parts: RecordPart[]; entry: RecordPiece }> {
+  const folder = `pieces/${exportFileName(piece.title, String(piece.id))}`
+  const text = (name: string, words: string): RecordPart => ({ name: `${folder}/${name}`, content: { text: words } })
+  const pictures = await Promise.all([
+    picturePart(piece.id, 'original', { name: `${folder}/as-handed-in`, scratch }),
+    picturePart(piece.id, 'display', { name: `${folder}/as-shown`, scratch }),
+    picturePart(piece.id, 'reference', { name: `${folder}/reference`, scratch })
+  ])
+  const critique: Critique | null = piece.state === 'released' ? await readCritique(learner, piece.id) : null
+  const names = ['report.json', ...(critique ? (['readings.csv', 'annotations.json'] as const) : [])] as const
+  const written = await Promise.all(
+    // A piece that is not measured has no report.
+    names.map(name => exportPiece(learner, { id: piece.id, name, origin: '.' }).catch(() => null))
+  )
+  const parts = [
+    ...pictures.filter(p => p !== null),
+    text('piece.json', json(piece)),
+    ...(critique ? [text('critique.json', json(critique))] : []),
+    ...written.flatMap((w, i) => (w ? [text(names[i]!, w.text)] : []))
+  ]
+  return {
+    parts,
+    entry: { piece, critique, picture: pictures[1]?.name ?? pictures[0]?.name ?? '', files: parts.map(p => p.name) }
+  }
+}
+
+/**
+ * @param account who asks: themselves, an instructor of theirs, or the owner.
+ * @returns a scratch file of the zip, to be dropped once it is sent. @throws AppError not-found.
+ */
+export async function takeRecord(account: Account, personId: number): Promise<{ file: string; fileName: string }> {
+  const who = await mayDecide(account, personId),
+    takenAt = new Date(),
+    aside: string[] = []
+  const scratch = (): string => {
+    aside.push(scratchFile())
+    return aside.at(-1)!
+  }
+  try {
+    const pieces: RecordPiece[] = [],
+      parts: RecordPart[] = []
+    for (const piece of await everyPiece(personId)) {
+      const made = await pieceParts(who, piece, scratch)
+      pieces.push(made.entry)
+      parts.push(...made.parts)
+    }
+    const classes = await listClassesOf(db(), personId)
+    const record = {
+      account: who,
+      classes: classes.map(({ name, role }) => ({ name, role })),
+      exercises: (await listAssignments(who)).filter(a => a.learner.id === personId),
+      mail: await listMailTo(db(), personId),
+      trail: await listAuditOf(db(), personId)
+    }
+    const page = indexPage({ name: who.name, classes: classes.map(c => c.name), takenAt, pieces })
+    const file = scratchFile()
+    await packRecord(
+      {
+        parts: [
+          { name: 'index.html', content: { text: page } },
+          { name: 'record.json', content: { text: json(record) } },
+          ...parts
+        ],
+        file
+      },
+      `${account.id}`
+    )
+    await audit(db(), { action: 'record-taken', actorId: account.id, accountId: personId })
+    return { file, fileName: exportFileName(who.name, 'record.zip') }
+  } finally {
+    await Promise.all(aside.map(dropScratch))
+  }
+}
