@@ -141,7 +141,7 @@ describe('the desk', () => {
   it('is sent each piece with its range and colours as they were measured, and not the whole report', async () => {
     const id = await handedIn(await picture())
     await tamsin.measured(id)
-    const text = await (await tamsin.fetch('/submissions?most=100')).text(),
+    const text = await (await tamsin.fetch('/submissions?shelf=review&most=100')).text(),
       listed = piecePageSchema.parse(JSON.parse(text)).items.find(p => p.id === id)!
     const { measurement } = submissionSchema.parse(await (await tamsin.fetch(`/submissions/${id}`)).json())
     if (measurement.state !== 'done' || listed.measurement.state !== 'done') throw new Error('not measured')

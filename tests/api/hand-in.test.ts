@@ -269,6 +269,6 @@ describe('a hand-in', () => {
       422,
       expect.stringContaining('needs a title')
     ])
-    expect((await ada.handIn(await picture(), { classId: '999' })).status).toBe(403)
+    expect((await ada.handIn(await picture(), { classId: '999' })).status).toBe(404)
   })
 })

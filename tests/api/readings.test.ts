@@ -5,7 +5,6 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import Papa from 'papaparse'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { keyReadings } from '../../core/critique/key-readings'
 import { sourceOf } from '../../core/measure/source'
@@ -23,6 +22,7 @@ import { critiqueSchema, FOCUS_NAME, type Critique } from '../../shared/critique
 import { exportStateSchema } from '../../shared/export'
 import { submissionSchema } from '../../shared/submission'
 import { until } from '../house'
+import { pdfText } from '../pdf-text'
 import { Person } from './client'
 
 let tamsin: Person,
@@ -101,18 +101,10 @@ async function sheetText(): Promise<string> {
     async () =>
       exportStateSchema.parse(await (await tamsin.fetch(`/submissions/${id}/exports/${job}`)).json()).state === 'done'
   )
-  const pdf = await getDocument({
-    data: new Uint8Array(await (await tamsin.fetch(`/submissions/${id}/exports/${job}/file`)).arrayBuffer())
-  }).promise
-  const pages = await Promise.all(
-    Array.from({ length: pdf.numPages }, async (_, i) => (await (await pdf.getPage(i + 1)).getTextContent()).items)
-  )
+  const file = await (await tamsin.fetch(`/submissions/${id}/exports/${job}/file`)).arrayBuffer(),
+    words = await pdfText(new Uint8Array(file))
   await tamsin.json('DELETE', `/submissions/${id}/exports/${job}`)
-  return pages
-    .flat()
-    .map(item => ('str' in item ? item.str : ''))
-    .join('')
-    .replace(/\s+/g, '')
+  return words.replace(/\s+/g, '')
 }
 
 async function commandLine(wheel: WheelName, now: Critique): Promise<string[]> {

@@ -188,7 +188,7 @@ describe('every answer', () => {
           })
           .on('end', () => resolve({ bytes, said }))
         socket.write(
-          `GET /api/submissions HTTP/1.1\r\nhost: ${hostname}:${port}\r\ncookie: ${tamsin.cookie}\r\naccept-encoding: ${encoding}\r\nconnection: close\r\n\r\n`
+          `GET /api/submissions?shelf=review HTTP/1.1\r\nhost: ${hostname}:${port}\r\ncookie: ${tamsin.cookie}\r\naccept-encoding: ${encoding}\r\nconnection: close\r\n\r\n`
         )
       })
     const [plain, zipped] = [await length('identity'), await length('gzip')]

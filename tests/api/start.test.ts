@@ -78,7 +78,7 @@ describe('bin/start', () => {
           await fetch(`http://127.0.0.1:${port}/api/session`, {
             method: 'POST',
             headers: { 'content-type': 'application/json' },
-            body: '{"email":"a@b.example","password":"x"}'
+            body: '{"login":"a@b.example","password":"x"}'
           })
         ).status === 401
     )

@@ -1,10 +1,10 @@
 /** From a planted fault's reading to its mark, a trial that reaches the target, the release, the learner's screen and the printed sheet. */
 import { readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { pdfText } from '../pdf-text'
 import { accessible, handedIn, keptCorrections, open, picture, placed, saved, signIn, takeReading } from './bench-page'
 
 /** A grey patch two steps from its ground: it merges. Values from CIELAB: #777777 is L* 50, #7d7d7d is 52. */
@@ -17,17 +17,7 @@ const merging = (): Promise<Buffer> =>
     .png()
     .toBuffer()
 
-async function textOf(path: string): Promise<string> {
-  const document = await getDocument({ data: new Uint8Array(await readFile(path)), verbosity: 0 }).promise
-  const pages = await Promise.all(
-    Array.from({ length: document.numPages }, async (_, i) =>
-      (await (await document.getPage(i + 1)).getTextContent()).items
-        .map(item => ('str' in item ? item.str : ''))
-        .join(' ')
-    )
-  )
-  return pages.join(' ').replace(/\s+/g, ' ')
-}
+const textOf = async (path: string): Promise<string> => pdfText(await readFile(path))
 async function download(page: Page, name: string): Promise<string> {
   const [file] = await Promise.all([
     page.waitForEvent('download', { timeout: 60_000 }),

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { beginSchema } from '~~/shared/link'
 import { accountSchema } from '~~/shared/account'
+import { beginSchema, linkSchema } from '~~/shared/link'
 
 /** The first account of a house, by the link that its start prints. */
 definePageMeta({ whose: 'anybody' })
 useHead({ title: 'Begin · Critica' })
 const session = useSessionStore(),
   token = String(useRoute().params.token)
+const { data: link, problem: over } = useApiData(linkSchema, `/links/${token}`)
 const form = reactive({ name: '', email: '', password: '' }),
   { wrong, check } = useCheckedForm(beginSchema, () => form),
   { problem, busy, act } = useAct()
@@ -22,6 +23,7 @@ async function begin() {
 
 <template>
   <DoorForm
+    v-if="link"
     title="Your own house"
     lead="You run it: its classes, its people, and what becomes of their work. Your learners are invited next."
     act="Begin"
@@ -48,4 +50,5 @@ async function begin() {
       <p class="quiet">The demo class goes when you begin. You can load it again from your page.</p>
     </template>
   </DoorForm>
+  <LinkOver v-else-if="over" :problem="over" />
 </template>

@@ -56,11 +56,7 @@ async function enter() {
       <p class="quiet">Later you sign in as {{ link.login }}.</p>
     </template>
   </DoorForm>
-  <section v-else-if="over" class="over">
-    <h1>This link is over.</h1>
-    <p role="alert">{{ over }}</p>
-    <p><NuxtLink to="/forgotten">Have another one mailed</NuxtLink> · <NuxtLink to="/sign-in">Sign in</NuxtLink></p>
-  </section>
+  <LinkOver v-else-if="over" :problem="over" mailed />
 </template>
 
 <style scoped>
@@ -69,11 +65,5 @@ async function enter() {
   opacity: 0;
   pointer-events: none;
   width: 1px;
-}
-.over {
-  max-width: 420px;
-  margin: 12vh auto 0;
-  display: grid;
-  gap: 14px;
 }
 </style>

@@ -86,11 +86,11 @@ function checkedRow(
     mistakes.push({ column: called(column), message })
   const checked = nameSchema.safeParse(name)
   if (!checked.success) wrong('name', checked.error.issues[0]!.message)
-  else if (ADDRESS.test(name)) wrong('name', 'This is an address, where a name should be.')
-  else if (!/\p{L}/u.test(name)) wrong('name', 'A name has at least one letter.')
   // eslint-disable-next-line no-control-regex
   else if (/^[=+@]|[\u0000-\u001f\u007f]/.test(name))
     wrong('name', 'This is a formula or holds signs that no name has.')
+  else if (ADDRESS.test(name)) wrong('name', 'This is an address, where a name should be.')
+  else if (!/\p{L}/u.test(name)) wrong('name', 'A name has at least one letter.')
   const address = email && emailSchema.safeParse(email)
   if (address && !address.success) wrong('email', address.error.issues[0]!.message)
   if (signInName && !SIGN_IN_NAME.test(signInName))
