@@ -35,6 +35,13 @@ const SOURCES = [
   '../core/picture/blur.ts'
 ]
 
+/** A killed process leaves no half picture behind. */
+async function keep(file: string, painted: Buffer): Promise<void> {
+  await mkdir(CACHE, { recursive: true })
+  await writeFile(`${file}.part`, painted)
+  await rename(`${file}.part`, file)
+}
+
 /** A piece's file, painted once a machine: painting takes seconds, and the tests need the same pictures as the demo. */
 export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
   const hash = createHash('sha256').update(piece.key)
@@ -43,9 +50,7 @@ export async function renderPiece(piece: DemoPiece): Promise<Buffer> {
   const kept = await readFile(file).catch(() => null)
   if (kept) return kept
   const painted = await paintPiece(piece)
-  await mkdir(CACHE, { recursive: true })
-  await writeFile(`${file}.part`, painted)
-  await rename(`${file}.part`, file) // a killed process leaves no half picture behind
+  await keep(file, painted).catch(() => {}) // whoever may not write here paints again
   return painted
 }
 

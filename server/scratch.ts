@@ -26,7 +26,12 @@ export function openScratch(): number {
   const left = readdirSync(tmpdir()).filter(
     name => name === `critica-scratch-${process.pid}` || (NAME.test(name) && !alive(Number(NAME.exec(name)![1])))
   )
-  for (const name of left) rmSync(join(tmpdir(), name), { recursive: true, force: true })
+  for (const name of left)
+    try {
+      rmSync(join(tmpdir(), name), { recursive: true, force: true })
+    } catch {
+      /* another user's, from a start as somebody else */
+    }
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   return left.length
 }

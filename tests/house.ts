@@ -30,7 +30,7 @@ export class House {
     house.databasePort = await freePort()
     house.port = await freePort()
     await house.startDatabase()
-    await prepareDatabase(house.database.url)
+    await prepareDatabase(house.database.keeperUrl)
     const connection = await house.connect()
     const account = (who: string): Promise<number> =>
       newAccount(connection, { email: `${who}@house.example`, name: who.replace('-', ' '), password: PASSWORD })

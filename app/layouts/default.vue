@@ -2,7 +2,8 @@
 import type { Account } from '~~/shared/account'
 
 const session = useSessionStore()
-const { leave } = useLeaving()
+const { leave } = useLeaving(),
+  route = useRoute()
 const LINKS: readonly (readonly [to: string, label: string, whose: (account: Account) => boolean])[] = [
   ['/desk', 'Desk', teaches],
   ['/work', 'My work', learns],
@@ -20,7 +21,13 @@ const links = computed(() => (session.account ? LINKS.filter(([, , whose]) => wh
     <header v-if="session.account" class="bar">
       <span class="name">Critica</span>
       <nav aria-label="Main">
-        <NuxtLink v-for="[to, label] in links" :key="to" :to="to">{{ label }}</NuxtLink>
+        <NuxtLink
+          v-for="[to, label] in links"
+          :key="to"
+          :to="to"
+          :class="{ within: route.path.startsWith(`${to}/`) }"
+          >{{ label }}</NuxtLink
+        >
       </nav>
       <NuxtLink to="/account" class="who" title="Your account">{{ session.account.name }}</NuxtLink>
       <NuxtLink to="/account" class="mine">You</NuxtLink>
@@ -58,7 +65,8 @@ nav a {
   padding: 4px 0;
   border-bottom: 2px solid transparent;
 }
-nav a.router-link-active {
+nav a.router-link-active,
+nav a.within {
   border-color: var(--accent);
 }
 .who {

@@ -29,56 +29,74 @@ async function end(which?: OpenSession) {
 
 <template>
   <div class="account">
-    <section>
+    <section class="whole">
       <h1>{{ session.person.name }}</h1>
       <p class="quiet">{{ loginOf(session.person) }} · {{ session.person.roles.join(', ') || 'in no class' }}</p>
       <!-- Wider screens have it at the top. -->
       <button class="word-link leave" @click="leave">Sign out</button>
     </section>
-    <section aria-labelledby="password">
-      <h2 id="password">Password</h2>
-      <PasswordForm @changed="refresh" />
-    </section>
-    <section aria-labelledby="address">
-      <h2 id="address">Address</h2>
-      <AddressForm />
-    </section>
-    <section v-if="session.person.roles.includes('instructor')" aria-labelledby="step">
-      <h2 id="step">Second step</h2>
-      <SecondStep />
-    </section>
-    <section aria-labelledby="open">
-      <h2 id="open">Where you are signed in</h2>
-      <p v-if="failed || unread" role="alert">{{ failed || unread }}</p>
-      <ul v-if="open">
-        <li v-for="s in open" :key="s.id">
-          <span>
-            {{ s.browser || 'a browser that does not say which' }}
-            <span class="quiet">{{ s.here ? '· here, now' : `· ${usedWords(s)}` }}</span>
-          </span>
-          <button v-if="!s.here" class="word-link" :aria-label="`end ${s.browser}`" @click="end(s)">end it</button>
-        </li>
-      </ul>
-      <button v-if="open && open.length > 1" class="word-link" @click="end()">sign out everywhere but here</button>
+    <div>
+      <section aria-labelledby="password">
+        <h2 id="password">Password</h2>
+        <PasswordForm @changed="refresh" />
+      </section>
+      <section aria-labelledby="address">
+        <h2 id="address">Address</h2>
+        <AddressForm />
+      </section>
+      <section v-if="session.person.roles.includes('instructor')" aria-labelledby="step">
+        <h2 id="step">Second step</h2>
+        <SecondStep />
+      </section>
+    </div>
+    <div>
+      <section aria-labelledby="open">
+        <h2 id="open">Where you are signed in</h2>
+        <p v-if="failed || unread" role="alert">{{ failed || unread }}</p>
+        <ul v-if="open">
+          <li v-for="s in open" :key="s.id">
+            <span>
+              {{ s.browser || 'a browser that does not say which' }}
+              <span class="quiet">{{ s.here ? '· here, now' : `· ${usedWords(s)}` }}</span>
+            </span>
+            <button v-if="!s.here" class="word-link" :aria-label="`end ${s.browser}`" @click="end(s)">end it</button>
+          </li>
+        </ul>
+        <button v-if="open && open.length > 1" class="word-link" @click="end()">sign out everywhere but here</button>
 
-      <p class="quiet small">
-        A sign-in ends by itself after two weeks unused, and after thirty days in any case. One that you do not know:
-        end it, and change the password.
-      </p>
-    </section>
-    <section aria-labelledby="record">
-      <h2 id="record">What is yours</h2>
-      <PersonRecord :person-id="session.person.id" :name="session.person.name" />
-    </section>
+        <p class="quiet small">
+          A sign-in ends by itself after two weeks unused, and after thirty days in any case. One that you do not know:
+          end it, and change the password.
+        </p>
+      </section>
+      <section aria-labelledby="record">
+        <h2 id="record">What is yours</h2>
+        <PersonRecord :person-id="session.person.id" :name="session.person.name" />
+      </section>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .account {
-  max-width: 480px;
+  max-width: 1000px;
   padding-top: 20px;
   display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 30px 64px;
+}
+.account > div {
+  display: grid;
   gap: 30px;
+  align-content: start;
+}
+.whole {
+  grid-column: 1 / -1;
+}
+@media (max-width: 900px) {
+  .account {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 section {
   display: grid;

@@ -1,7 +1,7 @@
 /** The built server as a child process, and what it needs before it can start. */
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { countAccounts, countOwners } from '../../server/db/accounts'
 import { migrate } from '../../server/db/migrate'
@@ -57,6 +57,24 @@ export async function endLeftoverServer(folder: string): Promise<void> {
   await endProcess(pid, ENTRY)
 }
 
+/**
+ * Whom the server, and with it every decoder, runs as when root starts it: nobody, where that one can read what is served.
+ * @returns nothing where it runs as whoever starts it.
+ */
+function stepDown(): { readonly uid?: number; readonly gid?: number } {
+  if (process.getuid?.() !== 0) return {}
+  const id = (which: string): number =>
+    Number(spawnSync('id', [which, 'nobody'], { encoding: 'utf8' }).stdout || Number.NaN)
+  const uid = id('-u'),
+    gid = id('-g')
+  const reads = spawnSync('test', ['-r', ENTRY, '-a', '-x', dirname(ENTRY)], { uid, gid }).status === 0
+  if (Number.isInteger(uid) && Number.isInteger(gid) && reads) return { uid, gid }
+  step(
+    'the server runs as root: no unprivileged user can read this folder. Move it out of /root, or start it as somebody else'
+  )
+  return {}
+}
+
 /** @returns the server once it answers. @throws Stop when it does not. */
 export async function startServer({
   port,
@@ -69,6 +87,7 @@ export async function startServer({
   const server = spawn('node', [ENTRY], {
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
+    ...stepDown(),
     env: {
       ...process.env,
       NODE_ENV: 'production',

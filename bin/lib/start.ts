@@ -59,7 +59,7 @@ main(async () => {
       void supervise({ name: 'MariaDB', start: openDatabase }, running, stopping.signal)
     }
     const url = settings.CRITICA_DATABASE_URL ?? database!.url
-    const { empty, ownerless } = await prepareDatabase(url)
+    const { empty, ownerless } = await prepareDatabase(settings.CRITICA_DATABASE_URL ?? database!.keeperUrl)
     if (demo && empty) await loadDemoAloud(url)
     void supervise({ name: 'the server', start: () => serve(url) }, await serve(url), stopping.signal)
     const here = settings.CRITICA_ORIGIN ?? `http://127.0.0.1:${settings.CRITICA_PORT}`

@@ -78,7 +78,7 @@ main(async () => {
     tally.passed++
     step('starting a throw-away MariaDB and the built server')
     database = await startDatabase(folder, await freePort(), false)
-    await prepareDatabase(database.url)
+    await prepareDatabase(database.keeperUrl)
     await loadDemoAloud(database.url)
     const port = await freePort()
     const secret = secretsOf(folder).session

@@ -10,6 +10,7 @@ import type { RowDataPacket } from 'mysql2/promise'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { freePort, startDatabase } from '../../bin/lib/database'
 import { runs } from '../../bin/lib/processes'
+import { prepareDatabase } from '../../bin/lib/serve'
 import { until } from '../house'
 
 let folder = ''
@@ -66,6 +67,10 @@ describe('bin/start', () => {
 
   it('says when its server or its database dies, starts it again, and ends both within ten seconds, whoever is still asking', async () => {
     await start()
+    // An empty house is begun by a link that is printed here, and told on no page; without a demo nobody can sign in.
+    await until('the way to begin', () => /\/begin\/\d+-[\w-]{40,}/.test(said))
+    const session = await fetch(`http://127.0.0.1:${port}/api/session`).then(r => r.text())
+    expect(JSON.parse(session)).toEqual({ account: null, demo: [], owned: false })
     process.kill(numberIn('server.pid'), 'SIGKILL')
     await until('the server is back', async () => said.includes('the server runs again') && (await serves()))
     expect(said).toContain('the server was ended by SIGKILL; it is started again in 1 s')
@@ -83,6 +88,9 @@ describe('bin/start', () => {
         ).status === 401
     )
     const mine = pids()
+    // Whoever starts it as root does not serve as root, nor decode.
+    if (process.getuid?.() === 0)
+      expect(readFileSync(`/proc/${mine[0]}/status`, 'utf8')).not.toMatch(/^Uid:.*\b0\b/m)
     // One that has asked half a question, and one that never listens to the answer.
     const half = connect(port, '127.0.0.1', () =>
       half.write(
@@ -135,8 +143,7 @@ describe('a data directory', () => {
       secrets = (): { database: string } =>
         JSON.parse(readFileSync(join(folder, 'secrets.json'), 'utf8')) as { database: string }
     const open = async (): Promise<string[]> => {
-      const root = await createConnection({ uri: database.url })
-      await root.end()
+      await (await createConnection({ uri: database.url })).end()
       const tried = [
         ['root', '127.0.0.1'],
         ['', '127.0.0.1'],
@@ -174,6 +181,22 @@ describe('a data directory', () => {
     database = await startDatabase(folder, port, false)
     expect(await open()).toEqual([])
     expect(existsSync(join(folder, 'mariadb/critica-first.sql'))).toBe(false)
+    await database.stop()
+  })
+
+  it('is worked in by an account that reads and writes rows, and changes no table; another one keeps the tables', async () => {
+    const database = await startDatabase(folder, await freePort(), false)
+    await prepareDatabase(database.keeperUrl)
+    const working = await createConnection({ uri: database.url })
+    await working.query('UPDATE house SET retention_months = NULL')
+    for (const sql of [
+      'DROP TABLE audit',
+      'ALTER TABLE audit ADD COLUMN x INT',
+      'CREATE TABLE x (y INT)',
+      'SELECT 1 FROM mysql.user'
+    ])
+      await expect(working.query(sql)).rejects.toThrow(/denied/)
+    await working.end()
     await database.stop()
   })
 })

@@ -71,7 +71,7 @@ test('is walked in under thirty actions, and every page leads on', async ({ brow
   const again = await browser.newContext(),
     door = await again.newPage()
   await door.goto(link!)
-  await expect(door.getByText('This link is over.')).toBeVisible()
+  await expect(door.getByText('This link is over')).toBeVisible()
   await door.getByRole('link', { name: 'Sign in' }).click()
   await door.getByLabel('E-mail or sign-in name').fill('wren.hale')
   await door.getByLabel('Password').fill('grey heron standing')
@@ -79,5 +79,5 @@ test('is walked in under thirty actions, and every page leads on', async ({ brow
   await expect(door.getByText('The pier')).toBeVisible()
   // The house is taken: the way in it was begun by leads nowhere any more.
   await door.goto(begin)
-  await expect(door.getByText('This link is over.')).toBeVisible()
+  await expect(door.getByText('This link is over')).toBeVisible()
 })

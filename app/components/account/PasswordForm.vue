@@ -6,47 +6,24 @@ import { passwordChangeSchema } from '~~/shared/account'
 const emit = defineEmits<{ changed: [] }>()
 const form = reactive({ current: '', next: '' }),
   { wrong, check } = useCheckedForm(passwordChangeSchema, () => form)
-const problem = ref(''),
-  done = ref(false),
-  busy = ref(false),
-  legible = ref(false)
+const { problem, busy, act } = useAct(),
+  done = ref(false)
 
 async function change() {
-  problem.value = ''
   done.value = false
   const body = check()
   if (!body) return
-  busy.value = true
-  try {
-    await api(z.object({}), '/account/password', { method: 'PUT', body })
-    Object.assign(form, { current: '', next: '' })
-    done.value = true
-    emit('changed')
-  } catch (error) {
-    problem.value = messageOf(error)
-  } finally {
-    busy.value = false
-  }
+  done.value = await act(() => api(z.object({}), '/account/password', { method: 'PUT', body }))
+  if (!done.value) return
+  Object.assign(form, { current: '', next: '' })
+  emit('changed')
 }
 </script>
 
 <template>
   <form novalidate @submit.prevent="change">
-    <v-text-field
-      v-model="form.current"
-      label="The password you have now"
-      :type="legible ? 'text' : 'password'"
-      autocomplete="current-password"
-      :error-messages="wrong.current"
-    />
-    <v-text-field
-      v-model="form.next"
-      label="The new one"
-      :type="legible ? 'text' : 'password'"
-      autocomplete="new-password"
-      :error-messages="wrong.next"
-    />
-    <v-checkbox v-model="legible" label="show what is typed" />
+    <SecretField v-model="form.current" label="The password you have now" :wrong="wrong.current" />
+    <SecretField v-model="form.next" label="The new one" fresh :wrong="wrong.next" />
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-if="done" role="status">Changed. Everywhere else you are signed out.</p>
     <v-btn type="submit" color="primary" variant="flat" :loading="busy">Change it</v-btn>

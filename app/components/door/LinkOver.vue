@@ -5,8 +5,7 @@ defineProps<{ problem: string; /** Another one can be mailed. */ mailed?: boolea
 
 <template>
   <section class="over">
-    <h1>This link is over.</h1>
-    <p role="alert">{{ problem }}</p>
+    <h1 role="alert">{{ problem }}</h1>
     <p class="ways">
       <NuxtLink v-if="mailed" to="/forgotten">Have another one mailed</NuxtLink>
       <NuxtLink to="/sign-in">Sign in</NuxtLink>

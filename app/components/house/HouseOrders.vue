@@ -26,15 +26,15 @@ async function keep() {
       v-model="form.retentionMonths"
       type="number"
       min="1"
-      label="Months until an unused record goes; empty keeps it"
+      label="Months an unused record is kept"
       :error-messages="wrong.retentionMonths"
       clearable
       @change="keep"
       @click:clear="keep"
     />
     <p class="quiet">
-      A learner who was not here for so long, and everything of theirs, is erased by itself. They, and their
-      instructors, are warned a month before; whoever signs in keeps it.
+      Empty keeps them. Otherwise a learner who was not here for so long is erased by itself, with everything of theirs.
+      They, and their instructors, are warned a month before; whoever signs in keeps it.
     </p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-else-if="kept" role="status" class="quiet">Kept.</p>

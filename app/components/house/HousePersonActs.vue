@@ -32,7 +32,9 @@ const hand = () =>
 
 <template>
   <div class="acts-of">
-    <p class="quiet">{{ loginOf(account) }}{{ person.classes.length ? ` · ${person.classes.join(', ')}` : '' }}</p>
+    <p class="quiet narrow">
+      {{ loginOf(account) }}{{ person.classes.length ? ` · ${person.classes.join(', ')}` : '' }}
+    </p>
     <div v-if="!person.demo" class="acts">
       <v-select
         :model-value="person.house"
@@ -65,5 +67,10 @@ const hand = () =>
 }
 .role {
   flex: 0 1 260px;
+}
+@media (min-width: 1101px) {
+  .narrow {
+    display: none;
+  }
 }
 </style>

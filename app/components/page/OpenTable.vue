@@ -9,10 +9,26 @@ const props = defineProps<{
 }>()
 defineSlots<{ default(given: { line: Line }): unknown }>()
 const { width } = useDisplay()
-const find = ref('')
+const find = ref(''),
+  page = ref(1),
+  pages = computed(() => Math.ceil(matching.value / A_PAGE))
+/** As the table itself finds them: in any column. */
+const matching = computed(() => {
+  const wanted = (find.value ?? '').toLowerCase()
+  return wanted
+    ? props.lines.filter(line =>
+        shown.value.some(h =>
+          String((line as Readonly<Record<string, unknown>>)[h.key] ?? '')
+            .toLowerCase()
+            .includes(wanted)
+        )
+      ).length
+    : props.lines.length
+})
+watch(find, () => (page.value = 1))
 /** More than a few are searched, more than these paged. */
 const FEW = 12,
-  A_PAGE = 40
+  A_PAGE = 25
 const shown = computed(() => props.headings.filter(h => width.value >= h.from))
 </script>
 
@@ -25,9 +41,9 @@ const shown = computed(() => props.headings.filter(h => width.value >= h.from))
       :search="find ?? ''"
       item-value="id"
       density="compact"
+      v-model:page="page"
       :items-per-page="A_PAGE"
-      :hide-default-footer="lines.length <= A_PAGE"
-      :items-per-page-options="[A_PAGE]"
+      hide-default-footer
       no-data-text="Nobody is called so."
     >
       <template #item.name="{ item, internalItem, isExpanded, toggleExpand }">
@@ -41,6 +57,11 @@ const shown = computed(() => props.headings.filter(h => width.value >= h.from))
         </tr>
       </template>
     </v-data-table>
+    <p v-if="pages > 1" class="pages">
+      <span class="quiet">{{ (page - 1) * A_PAGE + 1 }}–{{ Math.min(matching, page * A_PAGE) }} of {{ matching }}</span>
+      <button class="word-link" :disabled="page === 1" @click="page--">before</button>
+      <button class="word-link" :disabled="page === pages" @click="page++">after</button>
+    </p>
   </div>
 </template>
 
@@ -48,6 +69,12 @@ const shown = computed(() => props.headings.filter(h => width.value >= h.from))
 .find {
   max-width: 280px;
   margin-bottom: 6px;
+}
+.pages {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  padding-top: 10px;
 }
 .open-table :deep(td) {
   font-size: 14px;

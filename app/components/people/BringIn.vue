@@ -94,7 +94,7 @@ async function bring() {
           mailed === right
             ? 'Each is mailed a link.'
             : mailed
-              ? `${capital(countWord(mailed))} mailed a link; slips for the others.`
+              ? `${capital(countWord(mailed))} ${mailed === 1 ? 'is' : 'are'} mailed a link; the others are handed slips.`
               : 'They are handed slips.'
         }}
       </span>

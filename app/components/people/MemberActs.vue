@@ -35,7 +35,8 @@ async function mail() {
 
 <template>
   <div class="member">
-    <p class="quiet">{{ loginOf(account) }} · {{ member.role }}</p>
+    <!-- On a broad page the row says it. -->
+    <p class="quiet narrow">{{ loginOf(account) }} · {{ member.role }}</p>
     <div v-if="!locked" class="acts">
       <v-select
         :model-value="member.role"
@@ -71,6 +72,12 @@ async function mail() {
   align-items: center;
 }
 .role {
+  min-width: 200px;
   flex: 0 1 240px;
+}
+@media (min-width: 701px) {
+  .narrow {
+    display: none;
+  }
 }
 </style>

@@ -17,14 +17,16 @@ useHead({ title: () => `${details.value?.name ?? 'Class'} · Critica` })
 
 const { problem: unchanged, act } = useAct()
 const learners = computed(() => people.value?.filter(p => p.role === 'learner').length ?? 0)
-const waiting = computed(() => people.value?.filter(p => !p.entered).length ?? 0)
+const waiting = computed(() => people.value?.filter(p => p.role === 'learner' && !p.entered).length ?? 0)
 const line = computed(() => {
   if (!people.value) return '…'
   if (learners.value === 0) return 'Nobody is in it yet.'
   const all = `${capital(countWord(learners.value))} learner${learners.value === 1 ? '' : 's'}`
-  return waiting.value
-    ? `${all}; ${countWord(waiting.value)} ${waiting.value === 1 ? 'has' : 'have'} not come in yet.`
-    : `${all}, all of them in.`
+  return waiting.value === 0
+    ? `${all}, all of them in.`
+    : waiting.value === learners.value
+      ? `${all}; nobody has come in yet.`
+      : `${all}; ${countWord(waiting.value)} ${waiting.value === 1 ? 'has' : 'have'} not come in yet.`
 })
 const bringing = ref<boolean | null>(null)
 /** An empty class is there to be filled. */
@@ -53,10 +55,11 @@ async function archive(on: boolean) {
     </header>
     <section aria-labelledby="people-title">
       <h2 id="people-title">People</h2>
-      <template v-if="!details.archived">
-        <button v-if="!open" class="word-link" @click="bringing = true">bring people in</button>
-        <LazyBringIn v-else :class-id="id" @brought="brought" @done="bringing = false" />
-      </template>
+      <p class="acts">
+        <button v-if="!details.archived && !open" class="word-link" @click="bringing = true">bring people in</button>
+        <PeopleOut :class-id="id" :waiting="waiting" :learners="learners" :archived="details.archived" />
+      </p>
+      <LazyBringIn v-if="open && !details.archived" :class-id="id" @brought="brought" @done="bringing = false" />
       <LazyPeopleTable
         v-if="people?.length"
         :class-id="id"
@@ -64,29 +67,32 @@ async function archive(on: boolean) {
         :locked="details.archived"
         @changed="refreshPeople"
       />
-      <PeopleOut :class-id="id" :waiting="waiting" :archived="details.archived" />
     </section>
-    <div class="two">
+    <aside>
       <JoinCode v-if="!details.archived" :class-id="id" :code="details.joinCode" @changed="refresh" />
       <ClassForm :key="`${details.archived}`" :details="details" @changed="refresh" />
-    </div>
-    <p v-if="details.erased.learners || details.erased.pieces" class="quiet">
-      Erased from it: {{ details.erased.learners }} learner{{ details.erased.learners === 1 ? '' : 's' }},
-      {{ details.erased.pieces }} piece{{ details.erased.pieces === 1 ? '' : 's' }}.
-    </p>
-    <p v-if="!details.archived" class="quiet">
-      When the term is over:
-      <button class="word-link" @click="archive(true)">archive the class</button>. It is kept, and can be brought back.
-    </p>
+      <p v-if="details.erased.learners || details.erased.pieces" class="quiet">
+        Erased from it: {{ details.erased.learners }} learner{{ details.erased.learners === 1 ? '' : 's' }},
+        {{ details.erased.pieces }} piece{{ details.erased.pieces === 1 ? '' : 's' }}.
+      </p>
+      <p v-if="!details.archived" class="quiet">
+        When the term is over, <button class="word-link" @click="archive(true)">archive the class</button>. It is kept,
+        and can be brought back.
+      </p>
+    </aside>
   </div>
 </template>
 
 <style scoped>
 .class {
-  max-width: 980px;
   padding-top: 20px;
   display: grid;
-  gap: 30px;
+  grid-template-columns: minmax(0, 1fr) 270px;
+  gap: 24px 56px;
+  align-items: start;
+}
+header {
+  grid-column: 1 / -1;
 }
 header,
 section {
@@ -100,18 +106,22 @@ section > :deep(*) {
 section > :deep(.wide) {
   width: 100%;
 }
-.two {
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: baseline;
+}
+aside {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 30px 48px;
-  align-items: start;
+  gap: 30px;
 }
 .alone {
   padding-top: 24px;
 }
-@media (max-width: 700px) {
-  .two {
-    grid-template-columns: 1fr;
+@media (max-width: 900px) {
+  .class {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -48,7 +48,7 @@ async function invited() {
       />
       <p class="quiet">Learners come in through their class. <NuxtLink to="/classes">To the classes</NuxtLink></p>
     </section>
-    <div class="two">
+    <aside>
       <HouseOrders v-if="house" :house="house" @changed="refresh" />
       <section aria-labelledby="demo-title">
         <h2 id="demo-title">Demo class</h2>
@@ -66,17 +66,21 @@ async function invited() {
         </template>
         <p v-else class="quiet">It is not loaded in this house.</p>
       </section>
-    </div>
-    <p><NuxtLink to="/house/audit">What was done, by whom, when</NuxtLink></p>
+      <p><NuxtLink to="/house/audit">What was done, by whom, when</NuxtLink></p>
+    </aside>
   </div>
 </template>
 
 <style scoped>
 .house {
-  max-width: 980px;
   padding-top: 20px;
   display: grid;
-  gap: 30px;
+  grid-template-columns: minmax(0, 1fr) 270px;
+  gap: 24px 56px;
+  align-items: start;
+}
+header {
+  grid-column: 1 / -1;
 }
 header,
 section {
@@ -87,15 +91,13 @@ section {
 section > :deep(.wide) {
   width: 100%;
 }
-.two {
+aside {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 30px 48px;
-  align-items: start;
+  gap: 30px;
 }
-@media (max-width: 700px) {
-  .two {
-    grid-template-columns: 1fr;
+@media (max-width: 900px) {
+  .house {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -72,8 +72,7 @@ async function join() {
     </template>
   </DoorForm>
   <section v-else-if="none" class="kept">
-    <h1>No class is joined by this code.</h1>
-    <p role="alert">{{ none }}</p>
+    <h1 role="alert">{{ none }}</h1>
     <p><NuxtLink to="/join">Type it again</NuxtLink></p>
   </section>
 </template>
