@@ -65,6 +65,10 @@ export const addressChangeSchema = z.object({
 })
 export type AddressChange = z.infer<typeof addressChangeSchema>
 
+/** Asked again before what opens the account is changed. */
+export const passwordAgainSchema = z.object({
+  password: z.string().min(1, 'The password you have now is missing.').max(200)
+})
 /** @property secret to be typed into a device, where its picture cannot be read. @property picture a QR code as a data URL. */
 export const stepBegunSchema = z.object({ secret: z.string(), picture: z.string() })
 export type StepBegun = z.infer<typeof stepBegunSchema>

@@ -3,6 +3,7 @@ import { z } from 'zod'
 
 export const AUDIT_WORDS = {
   'signed-in': 'signed in',
+  refused: 'refused a sign-in as',
   'password-changed': 'changed the password',
   'password-set': 'set a password by a link',
   'address-changed': 'changed the address',
@@ -28,6 +29,7 @@ export const AUDIT_WORDS = {
   withdrawn: 'took a critique back',
   exported: 'exported',
   'record-taken': 'took a whole record away',
+  'signed-out': 'signed out everywhere',
   'erasure-asked': 'asked for an erasure',
   'erasure-undone': 'undid an erasure',
   erased: 'erased'

@@ -20,13 +20,16 @@ export class House {
   database!: RunningDatabase
   server!: ChildProcess
 
+  /** @param demo whether one may be loaded. */
+  private constructor(private readonly demo: boolean) {}
+
   get origin(): string {
     return `http://127.0.0.1:${this.port}`
   }
 
   /** Instructors with a class each, and learners shared out among the classes: `instructor-0`, `learner-0` and so on. No demo. */
-  static async open({ instructors = 1, learners = 1 } = {}): Promise<House> {
-    const house = new House()
+  static async open({ instructors = 1, learners = 1, demo = false } = {}): Promise<House> {
+    const house = new House(demo)
     house.databasePort = await freePort()
     house.port = await freePort()
     await house.startDatabase()
@@ -53,7 +56,7 @@ export class House {
       port: this.port,
       databaseUrl: this.database.url,
       secret: secretsOf(this.folder).session,
-      demo: false
+      demo: this.demo
     })
   }
 

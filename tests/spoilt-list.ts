@@ -2,7 +2,7 @@
 import Papa from 'papaparse'
 
 /** Twelve kinds of mistakes: a row's cells, the column it is said at, and what is said. */
-const MISTAKES: readonly (readonly [cells: readonly string[], column: string, says: RegExp])[] = [
+const mistakesOf = (login: string): readonly (readonly [cells: readonly string[], column: string, says: RegExp])[] => [
   [['', 'nameless@school.example', ''], 'Name', /missing/],
   [['N'.repeat(121), 'long@school.example', ''], 'Name', /at most 120/],
   [['=1+1', 'formula@school.example', ''], 'Name', /formula/],
@@ -17,20 +17,20 @@ const MISTAKES: readonly (readonly [cells: readonly string[], column: string, sa
   [['Twice There', 'pupil-1@school.example', ''], 'address', /row 3 already/],
   [['Namesake Only', '', ''], 'name', /row \d+ already/],
   [['Bad Login', '', 'two words'], 'Sign-in name', /no spaces/],
-  [['Same Login', '', 'heron'], 'sign-in name', /row \d+ already/],
+  [['Same Login', '', login], 'sign-in name', /row \d+ already/],
   [['Extra', 'cells@school.example', '', 'and', 'more'], '', /2 cells more/]
 ]
 
-/** Three hundred rows, a mistake at every twentieth or so; @returns the text, and which row has which. */
-export function spoiltList(): { text: string; mistakes: { row: number; column: string; says: RegExp }[] } {
+/** Three hundred rows, a mistake at every twentieth or so; @param login a sign-in name that nobody has yet: it stands in it twice. @returns the text, and which row has which. */
+export function spoiltList(login: string): { text: string; mistakes: { row: number; column: string; says: RegExp }[] } {
   const rows: (readonly string[])[] = Array.from({ length: 300 }, (_, i) => [
     `Pupil ${'abcdefghij'[i % 10]} ${i}`,
     `pupil-${i}@school.example`,
     ''
   ])
   rows[10] = ['Namesake Only', '', '']
-  rows[11] = ['First Heron', '', 'heron']
-  const mistakes = MISTAKES.map(([cells, column, says], i) => {
+  rows[11] = ['First Heron', '', login]
+  const mistakes = mistakesOf(login).map(([cells, column, says], i) => {
     rows[20 + 20 * i] = cells
     return { row: 22 + 20 * i, column, says }
   })

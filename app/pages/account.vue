@@ -32,6 +32,11 @@ async function end(which?: OpenSession) {
     <section class="whole">
       <h1>{{ session.person.name }}</h1>
       <p class="quiet">{{ loginOf(session.person) }} · {{ session.person.roles.join(', ') || 'in no class' }}</p>
+      <p>
+        <NuxtLink to="/join">{{
+          session.person.roles.length ? 'Join another class by its code' : 'Join a class by its code'
+        }}</NuxtLink>
+      </p>
       <!-- Wider screens have it at the top. -->
       <button class="word-link leave" @click="leave">Sign out</button>
     </section>

@@ -9,7 +9,10 @@ definePageMeta({ whose: ['instructor', 'assistant'] })
 useHead({ title: 'Desk · Critica' })
 
 const shelf = ref<Shelf>('review')
-const { data: classes } = useApiData(classListSchema, '/classes')
+/** Once there, they stay, whichever shelf is being fetched. */
+const shown = ref(false)
+// Behind the pieces, which are what is waited for.
+const { data: classes } = useApiData(classListSchema, () => (shown.value ? '/classes' : null))
 /** The class that is read, where there are several; the address keeps it. */
 const route = useRoute()
 const classId = computed(() => Number(route.query.class) || null)
@@ -55,8 +58,6 @@ function linkOf(piece: ListedSubmission): string {
       : `/bench/${piece.id}`
 }
 
-/** Once there, they stay, whichever shelf is being fetched. */
-const shown = ref(false)
 whenever(
   () => ready.value || problem.value,
   () => (shown.value = true),
@@ -69,7 +70,7 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
 <template>
   <div>
     <h1 class="load">{{ load }}</h1>
-    <WordChoice v-if="choices.length > 2" v-model="chosen" label="Class" :choices="choices" class="of-class" />
+    <LazyWordChoice v-if="choices.length > 2" v-model="chosen" label="Class" :choices="choices" class="of-class" />
     <p v-else-if="classes && taught.length === 0" class="words">
       You teach no class yet. <NuxtLink to="/classes">Make your first</NuxtLink>.
     </p>

@@ -20,6 +20,7 @@ import { settings } from '../settings'
 import { hashPassword, verifyPassword } from '../work/workers'
 import { audit } from './audit'
 import { guess } from './guesses'
+import { tellSecurity } from './mail'
 import { refuseGuessable } from './password-rules'
 import { stepTaken } from './second-step'
 
@@ -66,6 +67,15 @@ async function opened(login: string, password: string): Promise<Account | null> 
   return usable.account
 }
 
+/** A refused sign-in stands in the trail of whom it was tried as; behind the answer, which takes as long for somebody there is not. */
+function noteRefusal(login: string): void {
+  setImmediate(() => {
+    void findByLogin(db(), login)
+      .then(found => found && audit(db(), { action: 'refused', actorId: null, accountId: found.account.id }))
+      .catch(() => {})
+  })
+}
+
 /** @returns a new session's token. @throws AppError wrong-sign-in, too-many-tries, unavailable. */
 export async function signIn({
   login,
@@ -79,6 +89,9 @@ export async function signIn({
     const found = await opened(login, password)
     // A code is looked at as a password is: a wrong one counts.
     return found && (code === '' || (await stepTaken(found.id, code))) ? found : null
+  }).catch((error: unknown) => {
+    noteRefusal(login)
+    throw error
   })
   if (code === '' && account.secondStep)
     throw new AppError(
@@ -144,6 +157,7 @@ export async function changePassword(account: Account, { current, next, address,
     await updatePassword(connection, account.id, hash)
     await deleteSessionsOf(connection, account.id, null)
     await audit(connection, { action: 'password-changed', actorId: account.id })
+    await tellSecurity(connection, account.id, 'Your password was changed')
     return beginSession(connection, account.id, browser)
   })
 }

@@ -16,7 +16,7 @@ import { audit } from './audit'
 import { countForgotten, countLinkTry } from './guesses'
 import { removeDemo } from './erasing'
 import { makeLink, openLink } from './links'
-import { tellAddressChanged, tellInvited, tellNewAddress, tellReset } from './mail'
+import { tellAddressChanged, tellInvited, tellNewAddress, tellReset, tellSecurity } from './mail'
 import { refuseGuessable } from './password-rules'
 import { freeSignInName } from './sign-in-names'
 
@@ -97,6 +97,7 @@ export async function enterByLink(
     await deleteSessionsOf(connection, account!.id, null)
     await deleteLinksFor(connection, account!.id, ['invitation', 'reset'])
     await audit(connection, { action: 'password-set', actorId: account!.id, detail: link.kind })
+    if (link.kind === 'reset') await tellSecurity(connection, account!.id, 'Your password was changed')
     return account!.secondStep ? null : entered(connection, account!.id, browser)
   })
 }

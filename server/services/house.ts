@@ -7,7 +7,7 @@ import { countOwners, findAccount, findByLogin, insertAccount, updateHouse } fro
 import { findRetention, updateRetention } from '../db/erasure'
 import { listHousePeople } from '../db/people'
 import { db, transaction } from '../db/pool'
-import { markForRotation } from '../db/sessions'
+import { deleteSessionsOf, markForRotation } from '../db/sessions'
 import { settings } from '../settings'
 import { audit } from './audit'
 import { demoState } from './demo'
@@ -60,6 +60,14 @@ export async function changeHouseRole(account: Account, personId: number, house:
     await updateHouse(connection, personId, house)
     await markForRotation(connection, personId)
     await audit(connection, { action: 'house-role', actorId: account.id, accountId: personId, detail: house })
+  })
+}
+
+/** Everywhere somebody is signed in, they are not any more. */
+export async function endSessionsOf(account: Account, personId: number): Promise<void> {
+  await transaction(async connection => {
+    await deleteSessionsOf(connection, personId, null)
+    await audit(connection, { action: 'signed-out', actorId: account.id, accountId: personId })
   })
 }
 

@@ -95,6 +95,19 @@ export const tellNewAddress = (connection: Db, accountId: number, link: LinkRow)
     body: 'Open the link to confirm it. Until then the address from before is used. If you know nothing of this, do nothing.'
   })
 
+/** What was changed about how somebody comes in: seen by them, whoever did it. */
+export const tellSecurity = (
+  connection: Db,
+  accountId: number,
+  what: 'Your password was changed' | 'The second step was turned on' | 'The second step was turned off'
+): Promise<void> =>
+  insertMail(connection, {
+    accountId,
+    classId: null,
+    subject: what,
+    body: 'If it was not you, ask for another password at the door at once, and tell whoever runs the house.'
+  })
+
 /** To the address from before, so that a stranger's change is seen. */
 export const tellAddressChanged = (connection: Db, accountId: number, before: string): Promise<void> =>
   insertMail(connection, {

@@ -8,6 +8,7 @@ import { findStep, turnOff, turnOn, updatePending, useRecoveryCode, useStep } fr
 import { db, transaction } from '../db/pool'
 import { markForRotation } from '../db/sessions'
 import { audit } from './audit'
+import { tellSecurity } from './mail'
 import { seal, unseal } from './sealing'
 
 const PURPOSE = 'second step',
@@ -51,6 +52,7 @@ export async function confirmStep(account: Account, code: string): Promise<strin
     await useStep(connection, account.id, step)
     await markForRotation(connection, account.id)
     await audit(connection, { action: 'second-factor-on', actorId: account.id })
+    await tellSecurity(connection, account.id, 'The second step was turned on')
   })
   return codes
 }
@@ -62,6 +64,7 @@ export async function endStep(account: Account, code: string): Promise<void> {
     await turnOff(connection, account.id)
     await markForRotation(connection, account.id)
     await audit(connection, { action: 'second-factor-off', actorId: account.id })
+    await tellSecurity(connection, account.id, 'The second step was turned off')
   })
 }
 

@@ -117,6 +117,7 @@ const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/house/people', who: 'owner', body: {} },
   { method: 'PUT', path: '/house/people/2/role', who: 'owner', body: {} },
   { method: 'POST', path: '/house/people/2/link', who: 'owner' },
+  { method: 'DELETE', path: '/house/people/2/sessions', who: 'owner' },
   { method: 'POST', path: '/house/demo', who: 'owner' },
   { method: 'DELETE', path: '/house/demo', who: 'owner' },
   { method: 'GET', path: '/house/audit', who: 'owner' },

@@ -128,8 +128,9 @@ it('with a second step opens by a code of the device too, each once, or by one o
     // RFC 6238, by the library's other end; its Appendix B, SHA-1, at 59 s, to six digits.
     new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: at })
   expect(device(Secret.fromLatin1('12345678901234567890').base32, 59_000)).toBe('287082')
-  const step = (method: string, code?: string) =>
-    person.json(method, '/account/second-step', code === undefined ? undefined : { code })
+  const step = (method: string, code = '') =>
+    person.json(method, '/account/second-step', { code, password: code || FIRST })
+  expect((await step('POST', 'another word')).status).toBe(422)
   const { secret, picture } = (await (await step('POST')).json()) as { secret: string; picture: string }
   expect(picture).toMatch(/^data:image\/svg\+xml;base64,/)
   const enter = async (code: string): Promise<[number, string]> => {

@@ -4,6 +4,8 @@ import { unzipSync } from 'fflate'
 import type { Connection, RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { closePool, openPool } from '../../server/db/pool'
+import { sweepErasures } from '../../server/services/erasing'
 import { enrol, newAccount, newClass } from '../people'
 import { database, Person, picture } from './client'
 
@@ -193,4 +195,48 @@ it('is refused of somebody whom a class or the house still needs', async () => {
     422,
     'Nobody else teaches “Weir class”: make somebody else its instructor first.'
   ])
+})
+
+it('of somebody unused as long as the house keeps records goes by itself, a month after they and who teaches them were warned', async () => {
+  const email = `gone-${mark}@school.example`,
+    id = await newAccount(connection, { email, name: 'Long Gone', password })
+  await enrol(connection, { classId, accountId: id })
+  const set = (retentionMonths: number | null) => owner.json('PUT', '/house', { retentionMonths })
+  const erasure = async () =>
+    (await connection.query<RowDataPacket[]>(`SELECT erase_at, erase_wish FROM accounts WHERE id = ${id}`))[0][0] as
+      { erase_at: Date | null; erase_wish: string | null } | undefined
+  const sweep = async (): Promise<void> => {
+    openPool(process.env.CRITICA_DATABASE_URL!)
+    await sweepErasures().finally(closePool)
+  }
+  const age = (column: string, months: number) =>
+    connection.query(`UPDATE accounts SET ${column} = UTC_TIMESTAMP(3) - INTERVAL ${months} MONTH WHERE id = ${id}`)
+  await age('created_at', 30)
+  await age('seen_at', 11)
+  // Off unless the house says so; and not before its time.
+  await sweep()
+  await set(12)
+  try {
+    await sweep()
+    expect((await erasure())!.erase_at).toBeNull()
+    await age('seen_at', 13)
+    await sweep()
+    const { erase_at, erase_wish } = (await erasure())!
+    expect([erase_wish, Math.round((erase_at!.getTime() - Date.now()) / 86_400_000)]).toEqual(['retention', 30])
+    const subjects = async (who: Person): Promise<string[]> =>
+      ((await (await who.fetch('/outbox')).json()) as { subject: string }[]).map(m => m.subject)
+    expect((await subjects(instructor)).some(s => s.startsWith('Long Gone will be erased'))).toBe(true)
+    // Whoever comes back keeps it.
+    expect(await subjects(await Person.signedIn(email, { password }))).toContainEqual(
+      expect.stringContaining('Your account will be erased')
+    )
+    expect((await erasure())!.erase_at).toBeNull()
+    await age('seen_at', 13)
+    await sweep()
+    await connection.query(`UPDATE accounts SET erase_at = UTC_TIMESTAMP(3) - INTERVAL 1 SECOND WHERE id = ${id}`)
+    await sweep()
+    expect(await erasure()).toBeUndefined()
+  } finally {
+    await set(null)
+  }
 })

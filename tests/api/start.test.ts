@@ -89,8 +89,7 @@ describe('bin/start', () => {
     )
     const mine = pids()
     // Whoever starts it as root does not serve as root, nor decode.
-    if (process.getuid?.() === 0)
-      expect(readFileSync(`/proc/${mine[0]}/status`, 'utf8')).not.toMatch(/^Uid:.*\b0\b/m)
+    if (process.getuid?.() === 0) expect(readFileSync(`/proc/${mine[0]}/status`, 'utf8')).not.toMatch(/^Uid:.*\b0\b/m)
     // One that has asked half a question, and one that never listens to the answer.
     const half = connect(port, '127.0.0.1', () =>
       half.write(

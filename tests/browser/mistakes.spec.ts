@@ -8,7 +8,7 @@ test('a wrong password', async ({ page }) => {
   await page.getByLabel('E-mail').fill('mika@harbour.example')
   await page.getByLabel('Password').fill('lighthouse')
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('alert')).toHaveText('The e-mail and password do not match an account.')
+  await expect(page.getByRole('alert')).toHaveText('This name and password do not open an account.')
   await expect(page.getByLabel('E-mail')).toHaveValue('mika@harbour.example')
 })
 

@@ -16,6 +16,8 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['tamsin', '/exercises', 'li'],
   ['tamsin', '/exercises/1', '[data-check]'],
   ['tamsin', '/outbox', 'article'],
+  ['tamsin', '/classes', 'li'],
+  ['tamsin', '/classes/1', '.open-table tr'],
   ['tamsin', '/critique/1', '.preview'],
   ['tamsin', '/nowhere', 'h1'],
   ['ada', '/work', '.piece'],
@@ -40,6 +42,7 @@ for (const [who, path, ready] of SCREENS) {
     await expect(page.locator(ready).first()).toBeVisible()
     await accessible(page)
     expect(errors).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
     if (path.startsWith('/bench')) {
       const box = (await page.locator('.wall').boundingBox())!
       expect(box.width / 1280).toBeGreaterThan(0.55)

@@ -116,6 +116,19 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Search your phrases').fill('the')
     }
   },
+  {
+    file: 'class',
+    who: 'tamsin',
+    path: '/classes/1',
+    ready: '.open-table tr',
+    then: async page => {
+      await page.getByRole('button', { name: 'make a code' }).click()
+      await page.getByRole('button', { name: 'bring people in' }).click()
+      await page
+        .getByLabel(/Names, one a line/)
+        .fill('Wren Hale\nPerrin Dale, perrin@harbour\nAda Quill, ada@harbour.example')
+    }
+  },
   { file: 'account', who: 'ada', path: '/account', ready: 'li' },
   { file: 'outbox', who: 'tamsin', path: '/outbox', ready: 'article' },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },

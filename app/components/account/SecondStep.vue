@@ -9,10 +9,17 @@ const { problem, busy, act } = useAct(),
   code = ref(''),
   ending = ref(false),
   codes = shallowRef<readonly string[]>([])
-const begin = () =>
-  act(async () => {
-    begun.value = await api(stepBegunSchema, '/account/second-step', { method: 'POST' })
+const password = ref(''),
+  asking = ref(false)
+async function begin() {
+  const body = { password: password.value }
+  const went = await act(async () => {
+    begun.value = await api(stepBegunSchema, '/account/second-step', { method: 'POST', body })
   })
+  if (!went) return
+  password.value = ''
+  asking.value = false
+}
 async function confirm() {
   const went = await act(async () => {
     codes.value = await api(recoveryCodesSchema, '/account/second-step', { method: 'PUT', body: { code: code.value } })
@@ -69,7 +76,11 @@ async function end() {
     </template>
     <template v-else>
       <p class="quiet">With it a password alone opens nothing: a code from your phone is asked for too.</p>
-      <button class="word-link" @click="begin">turn it on</button>
+      <form v-if="asking" novalidate @submit.prevent="begin">
+        <SecretField v-model="password" label="Your password" />
+        <v-btn type="submit" :loading="busy">Go on</v-btn>
+      </form>
+      <button v-else class="word-link" @click="asking = true">turn it on</button>
     </template>
     <p v-if="problem" role="alert">{{ problem }}</p>
   </div>

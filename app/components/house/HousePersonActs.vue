@@ -24,6 +24,10 @@ async function setRole(house: string) {
   if (account.id === session.person.id) await session.load()
   emit('changed')
 }
+const signedOut = ref(false)
+async function signOut() {
+  signedOut.value = await act(() => api(z.object({}), `${path}/sessions`, { method: 'DELETE' }))
+}
 const hand = () =>
   act(async () => {
     link.value = location.origin + (await api(handedLinkSchema, `${path}/link`, { method: 'POST' })).path
@@ -45,6 +49,9 @@ const hand = () =>
       />
       <button v-if="!mailServer || !account.email" class="word-link" @click="hand">
         {{ person.entered ? 'a link to a new password' : 'a link to come in' }}
+      </button>
+      <button v-if="person.entered && account.id !== session.person.id" class="word-link" @click="signOut">
+        {{ signedOut ? 'signed out' : 'sign them out everywhere' }}
       </button>
     </div>
     <HandedLink v-if="link" :link="link" :name="account.name" />

@@ -36,12 +36,12 @@ const shown = computed(() => props.headings.filter(h => width.value >= h.from))
   <div class="open-table wide">
     <v-text-field v-if="lines.length > FEW" v-model="find" label="Find" class="find" clearable />
     <v-data-table
+      v-model:page="page"
       :items="lines"
       :headers="shown"
       :search="find ?? ''"
       item-value="id"
       density="compact"
-      v-model:page="page"
       :items-per-page="A_PAGE"
       hide-default-footer
       no-data-text="Nobody is called so."

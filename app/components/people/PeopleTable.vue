@@ -11,7 +11,8 @@ interface Line {
   readonly login: string
   readonly role: string
   readonly state: string
-  readonly pieces: number
+  /** Of a learner. */
+  readonly pieces: number | ''
   readonly member: ListedMember
 }
 const stateOf = ({ entered, seenAt, invitedUntil }: ListedMember): string =>
@@ -29,7 +30,7 @@ const lines = computed<Line[]>(() =>
     login: loginOf(member.account),
     role: member.role,
     state: stateOf(member),
-    pieces: member.pieces,
+    pieces: member.role === 'learner' ? member.pieces : '',
     member
   }))
 )

@@ -24,7 +24,7 @@ const saidOf = ({ outcome, email, signInName }: RosterRow): string =>
         <b>{{ capital(countWord(wrong.length)) }} {{ wrong.length === 1 ? 'row is' : 'rows are' }} not taken</b>
         <span class="quiet"> · put right here, or later: what is there stays, and nobody comes twice.</span>
       </p>
-      <ul class="wrong">
+      <ul class="wrong" tabindex="0" aria-label="Rows that are not taken">
         <li v-for="r in wrong" :key="r.row">
           <span class="row">row {{ r.row }}</span>
           <span>
@@ -58,6 +58,8 @@ const saidOf = ({ outcome, email, signInName }: RosterRow): string =>
 ul {
   list-style: none;
   padding: 0;
+}
+.wrong {
   max-height: 240px;
   overflow-y: auto;
 }

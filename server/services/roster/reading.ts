@@ -90,6 +90,7 @@ function checkedRow(
   else if (/^[=+@]|[\u0000-\u001f\u007f]/.test(name))
     wrong('name', 'This is a formula or holds signs that no name has.')
   else if (ADDRESS.test(name)) wrong('name', 'This is an address, where a name should be.')
+  else if (name.includes('@')) wrong('name', 'There is half an address in this name.')
   else if (!/\p{L}/u.test(name)) wrong('name', 'A name has at least one letter.')
   const address = email && emailSchema.safeParse(email)
   if (address && !address.success) wrong('email', address.error.issues[0]!.message)

@@ -17,7 +17,8 @@ export interface SlipsRequest {
 const ACROSS = 2,
   DOWN = 4
 const MARGIN = 36,
-  HEIGHT = (841.89 - 2 * MARGIN) / DOWN
+  HEIGHT = (841.89 - 2 * MARGIN) / DOWN,
+  PADDING = 12
 const QUIET = '#5e5e5e'
 
 function slipContent(className: string, { name, login, address, until }: SlipsRequest['slips'][number]): Content {
@@ -57,7 +58,7 @@ export function slipsDocument({ className, slips }: SlipsRequest): TDocumentDefi
     defaultStyle: { font: 'Sans', fontSize: 9 },
     content: [
       {
-        table: { widths: ['*', '*'], heights: HEIGHT - 1, body: rows, dontBreakRows: true },
+        table: { widths: ['*', '*'], heights: HEIGHT - PADDING - 1, body: rows, dontBreakRows: true },
         layout: {
           hLineWidth: i => (i > 0 && i < rows.length ? 0.5 : 0),
           vLineWidth: i => (i > 0 && i < ACROSS ? 0.5 : 0),
@@ -67,7 +68,7 @@ export function slipsDocument({ className, slips }: SlipsRequest): TDocumentDefi
           vLineStyle: () => ({ dash: { length: 3 } }),
           paddingLeft: i => (i === 0 ? 0 : 14),
           paddingRight: i => (i === 0 ? 14 : 0),
-          paddingTop: () => 12,
+          paddingTop: () => PADDING,
           paddingBottom: () => 0
         }
       }
