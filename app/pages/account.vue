@@ -8,7 +8,10 @@ useHead({ title: 'Your account · Critica' })
 const session = useSessionStore(),
   { leave } = useLeaving()
 const { data: open, problem: unread, refresh } = useApiData(openSessionListSchema, '/account/sessions')
-const failed = ref('')
+const failed = ref(''),
+  all = ref(false)
+/** More are seldom looked at. */
+const FEW = 6
 
 function usedWords({ begunAt, seenAt }: OpenSession): string {
   const begun = dayWords(begunAt),
@@ -59,7 +62,7 @@ async function end(which?: OpenSession) {
         <h2 id="open">Where you are signed in</h2>
         <p v-if="failed || unread" role="alert">{{ failed || unread }}</p>
         <ul v-if="open">
-          <li v-for="s in open" :key="s.id">
+          <li v-for="s in all ? open : open.slice(0, FEW)" :key="s.id">
             <span>
               {{ s.browser || 'a browser that does not say which' }}
               <span class="quiet">{{ s.here ? '· here, now' : `· ${usedWords(s)}` }}</span>
@@ -67,6 +70,9 @@ async function end(which?: OpenSession) {
             <button v-if="!s.here" class="word-link" :aria-label="`end ${s.browser}`" @click="end(s)">end it</button>
           </li>
         </ul>
+        <button v-if="open && open.length > FEW && !all" class="word-link" @click="all = true">
+          and {{ open.length - FEW }} more
+        </button>
         <button v-if="open && open.length > 1" class="word-link" @click="end()">sign out everywhere but here</button>
 
         <p class="quiet small">

@@ -45,7 +45,7 @@ function enterAs({ login, password }: { login: string; password: string }) {
     <section>
       <h1 class="title">Critica</h1>
       <p class="words lead">See what the picture does, say it plainly, and know whether the next one does it.</p>
-      <form novalidate @submit.prevent="enter">
+      <form class="field-stack" novalidate @submit.prevent="enter">
         <v-text-field
           v-model="form.login"
           label="E-mail or sign-in name"
@@ -109,14 +109,6 @@ function enterAs({ login, password }: { login: string; password: string }) {
 }
 .lead {
   margin-bottom: 28px;
-}
-form {
-  display: grid;
-  gap: 14px;
-  justify-items: start;
-}
-form > .v-input {
-  width: 100%;
 }
 .problem {
   color: var(--accent);

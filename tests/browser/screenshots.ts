@@ -16,7 +16,7 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
-  { file: 'sign-in', who: null, path: '/sign-in', ready: '.demo' },
+  { file: 'sign-in', who: null, path: '/sign-in', ready: '.beside' },
   { file: 'desk', who: 'tamsin', path: '/desk', ready: '.fingerprint' },
   {
     file: 'bench-first-look',
@@ -130,7 +130,6 @@ const SHOTS: readonly Shot[] = [
     }
   },
   { file: 'account', who: 'ada', path: '/account', ready: 'li' },
-  { file: 'outbox', who: 'tamsin', path: '/outbox', ready: 'article' },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
   {
     file: 'critique',

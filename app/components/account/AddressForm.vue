@@ -18,7 +18,7 @@ async function ask() {
 </script>
 
 <template>
-  <form novalidate @submit.prevent="ask">
+  <form class="field-stack" novalidate @submit.prevent="ask">
     <v-text-field
       v-model="form.email"
       label="Another e-mail address"
@@ -32,14 +32,3 @@ async function ask() {
     <v-btn type="submit" :loading="busy">Use it</v-btn>
   </form>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
-form > .v-input {
-  width: 100%;
-}
-</style>

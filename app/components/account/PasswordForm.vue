@@ -21,7 +21,7 @@ async function change() {
 </script>
 
 <template>
-  <form novalidate @submit.prevent="change">
+  <form class="field-stack" novalidate @submit.prevent="change">
     <SecretField v-model="form.current" label="The password you have now" :wrong="wrong.current" />
     <SecretField v-model="form.next" label="The new one" fresh :wrong="wrong.next" />
     <p v-if="problem" role="alert">{{ problem }}</p>
@@ -29,14 +29,3 @@ async function change() {
     <v-btn type="submit" color="primary" variant="flat" :loading="busy">Change it</v-btn>
   </form>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
-form > .v-input {
-  width: 100%;
-}
-</style>

@@ -41,7 +41,7 @@ async function end() {
 </script>
 
 <template>
-  <div class="step">
+  <div class="field-stack">
     <template v-if="codes.length">
       <p role="status">
         It is on. For the day your device is lost, keep these; each opens once, and they are not shown again.
@@ -51,7 +51,7 @@ async function end() {
       </ul>
       <button class="word-link" @click="codes = []">they are kept</button>
     </template>
-    <form v-else-if="begun" novalidate @submit.prevent="confirm">
+    <form v-else-if="begun" class="field-stack" novalidate @submit.prevent="confirm">
       <p>Read this into an authenticator on your phone, then type the code that it shows.</p>
       <img :src="begun.picture" alt="The secret as a square to be photographed" width="168" height="168" />
       <p class="quiet">
@@ -62,7 +62,7 @@ async function end() {
     </form>
     <template v-else-if="session.person.secondStep">
       <p>It is on: whoever signs in as you needs your device too.</p>
-      <form v-if="ending" novalidate @submit.prevent="end">
+      <form v-if="ending" class="field-stack" novalidate @submit.prevent="end">
         <v-text-field
           v-model="code"
           label="A code, to turn it off"
@@ -76,7 +76,7 @@ async function end() {
     </template>
     <template v-else>
       <p class="quiet">With it a password alone opens nothing: a code from your phone is asked for too.</p>
-      <form v-if="asking" novalidate @submit.prevent="begin">
+      <form v-if="asking" class="field-stack" novalidate @submit.prevent="begin">
         <SecretField v-model="password" label="Your password" />
         <v-btn type="submit" :loading="busy">Go on</v-btn>
       </form>
@@ -87,16 +87,6 @@ async function end() {
 </template>
 
 <style scoped>
-.step,
-form {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  width: 100%;
-}
-form > .v-input {
-  width: 100%;
-}
 img {
   background: var(--l100);
   padding: 8px;

@@ -9,7 +9,7 @@ defineSlots<{ default?(): unknown; after?(): unknown }>()
   <section class="door-form">
     <h1>{{ title }}</h1>
     <p v-if="lead" class="words">{{ lead }}</p>
-    <form novalidate @submit.prevent="emit('act')">
+    <form class="field-stack" novalidate @submit.prevent="emit('act')">
       <slot />
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
       <v-btn type="submit" color="primary" variant="flat" :loading="busy">{{ act }}</v-btn>
@@ -20,18 +20,9 @@ defineSlots<{ default?(): unknown; after?(): unknown }>()
 
 <style scoped>
 .door-form {
-  max-width: 420px;
-  margin: 12vh auto 0;
-  display: grid;
-  gap: 18px;
-}
-form {
   display: grid;
   gap: 14px;
   justify-items: start;
-}
-form > :deep(.v-input) {
-  width: 100%;
 }
 .problem {
   color: var(--accent);

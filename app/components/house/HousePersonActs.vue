@@ -39,7 +39,7 @@ const hand = () =>
     <p class="quiet narrow">
       {{ loginOf(account) }}{{ person.classes.length ? ` · ${person.classes.join(', ')}` : '' }}
     </p>
-    <div v-if="!person.demo" class="acts">
+    <div v-if="!person.demo" class="word-row">
       <v-select
         :model-value="person.house"
         :items="ROLES"
@@ -65,12 +65,6 @@ const hand = () =>
   padding: 8px 0 14px;
   display: grid;
   gap: 10px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 20px;
-  align-items: center;
 }
 .role {
   flex: 0 1 260px;

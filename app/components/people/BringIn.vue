@@ -44,6 +44,14 @@ const right = computed(() => preview.value?.rows.filter(r => r.outcome === 'new'
 const mailed = computed(
   () => preview.value?.rows.filter(r => r.outcome === 'joins' || (r.outcome === 'new' && r.email)).length ?? 0
 )
+/** How those who are brought in get their links. */
+const handed = computed(() =>
+  mailed.value === 0
+    ? `They are handed ${right.value === 1 ? 'a slip' : 'slips'}.`
+    : mailed.value === right.value
+      ? 'Each is mailed a link.'
+      : `${capital(countWord(mailed.value))} ${mailed.value === 1 ? 'is' : 'are'} mailed a link; the others are handed slips.`
+)
 async function bring() {
   const went = await act(() =>
     api(broughtSchema, path, { method: 'POST', body: { text: text.value, role: role.value } })
@@ -84,20 +92,12 @@ async function bring() {
     <WordChoice v-model="role" label="They come as" :choices="ROLES" />
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
     <RosterPreviewList v-if="preview" :preview="preview" />
-    <p class="acts">
+    <p class="word-row">
       <v-btn type="submit" color="primary" variant="flat" :disabled="right === 0" :loading="busy && right > 0">{{
         right ? `Bring in ${countWord(right)}` : 'Bring them in'
       }}</v-btn>
       <button type="button" class="word-link" @click="emit('done')">not now</button>
-      <span v-if="right" class="quiet">
-        {{
-          mailed === right
-            ? 'Each is mailed a link.'
-            : mailed
-              ? `${capital(countWord(mailed))} ${mailed === 1 ? 'is' : 'are'} mailed a link; the others are handed slips.`
-              : 'They are handed slips.'
-        }}
-      </span>
+      <span v-if="right" class="quiet">{{ handed }}</span>
     </p>
   </form>
 </template>
@@ -111,12 +111,6 @@ async function bring() {
 }
 .bring-in.dragged {
   border-color: var(--accent);
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 8px 18px;
 }
 .problem {
   color: var(--accent);

@@ -21,7 +21,7 @@ async function turn(method: 'POST' | 'DELETE') {
       <p class="quiet">
         Whoever knows it joins, at {{ link.replace(/^https?:\/\//, '') }}. Turn it off when everybody is in.
       </p>
-      <p class="acts">
+      <p class="word-row">
         <button class="word-link" @click="copy(link)">{{ copied ? 'copied' : 'copy the link' }}</button>
         <button class="word-link" @click="turn('POST')">another code</button>
         <button class="word-link" @click="turn('DELETE')">turn it off</button>
@@ -44,10 +44,5 @@ async function turn(method: 'POST' | 'DELETE') {
 .code {
   font-size: 30px;
   letter-spacing: 0.08em;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
 }
 </style>

@@ -37,7 +37,7 @@ async function mail() {
   <div class="member">
     <!-- On a broad page the row says it. -->
     <p class="quiet narrow">{{ loginOf(account) }} · {{ member.role }}</p>
-    <div v-if="!locked" class="acts">
+    <div v-if="!locked" class="word-row">
       <v-select
         :model-value="member.role"
         :items="ROLES"
@@ -64,12 +64,6 @@ async function mail() {
   padding: 8px 0 14px;
   display: grid;
   gap: 10px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 20px;
-  align-items: center;
 }
 .role {
   min-width: 200px;

@@ -37,7 +37,7 @@ const undo = () => act(() => api(z.object({}), path, { method: 'DELETE' })).then
       {{ ERASE_WISH_WORDS[erasure.wish] }}.
       <button class="word-link" @click="undo">keep it after all</button>
     </p>
-    <p class="acts">
+    <p class="word-row">
       <a class="word-link" :href="`/api/people/${personId}/record`" download>the whole record (zip)</a>
       <button v-if="!erasure" class="word-link" @click="asking = 'wish'">erase …</button>
       <button v-if="owner" class="word-link" @click="asking = 'at-once'">erase at once …</button>
@@ -57,7 +57,7 @@ const undo = () => act(() => api(z.object({}), path, { method: 'DELETE' })).then
           </p>
           <WordChoice v-model="wish" label="On whose wish" :choices="WISHES" />
           <p v-if="problem" role="alert">{{ problem }}</p>
-          <div class="acts">
+          <div class="word-row">
             <v-btn variant="flat" color="primary" :loading="busy" @click="ask">{{
               asking === 'at-once' ? 'Erase it now' : 'Erase it then'
             }}</v-btn>
@@ -73,12 +73,6 @@ const undo = () => act(() => api(z.object({}), path, { method: 'DELETE' })).then
 .record {
   display: grid;
   gap: 8px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: baseline;
 }
 .going {
   color: var(--accent);

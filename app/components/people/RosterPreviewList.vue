@@ -45,7 +45,7 @@ const saidOf = ({ outcome, email, signInName }: RosterRow): string =>
       </li>
     </ul>
     <p v-if="taken.length > SHOWN" class="quiet">… and {{ taken.length - SHOWN }} more.</p>
-    <p v-if="there" class="quiet">{{ capital(countWord(there)) }} in the class already.</p>
+    <p v-if="there && taken.length > SHOWN" class="quiet">{{ capital(countWord(there)) }} in the class already.</p>
   </div>
 </template>
 

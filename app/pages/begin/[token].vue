@@ -31,21 +31,7 @@ async function begin() {
     :busy="busy"
     @act="begin"
   >
-    <v-text-field
-      v-model="form.name"
-      label="Your name"
-      autocomplete="name"
-      maxlength="120"
-      :error-messages="wrong.name"
-    />
-    <v-text-field
-      v-model="form.email"
-      label="Your e-mail address"
-      type="email"
-      autocomplete="username"
-      :error-messages="wrong.email"
-    />
-    <SecretField v-model="form.password" label="A password" fresh :wrong="wrong.password" />
+    <NewPerson v-model="form" email-label="Your e-mail address" :wrong="wrong" />
     <template #after>
       <p class="quiet">The demo class goes when you begin. You can load it again from your page.</p>
     </template>

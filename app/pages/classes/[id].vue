@@ -42,7 +42,7 @@ async function archive(on: boolean) {
 
 <template>
   <p v-if="unread && !details" role="alert" class="alone">{{ unread }}</p>
-  <div v-else-if="details" class="class">
+  <div v-else-if="details" class="with-side">
     <header>
       <NuxtLink to="/classes" class="quiet">Classes</NuxtLink>
       <h1>{{ details.name }}</h1>
@@ -55,7 +55,7 @@ async function archive(on: boolean) {
     </header>
     <section aria-labelledby="people-title">
       <h2 id="people-title">People</h2>
-      <p class="acts">
+      <p class="word-row">
         <button v-if="!details.archived && !open" class="word-link" @click="bringing = true">bring people in</button>
         <PeopleOut :class-id="id" :waiting="waiting" :learners="learners" :archived="details.archived" />
       </p>
@@ -84,44 +84,7 @@ async function archive(on: boolean) {
 </template>
 
 <style scoped>
-.class {
-  padding-top: 20px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 270px;
-  gap: 24px 56px;
-  align-items: start;
-}
-header {
-  grid-column: 1 / -1;
-}
-header,
-section {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
-section > :deep(*) {
-  max-width: 100%;
-}
-section > :deep(.wide) {
-  width: 100%;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: baseline;
-}
-aside {
-  display: grid;
-  gap: 30px;
-}
 .alone {
   padding-top: 24px;
-}
-@media (max-width: 900px) {
-  .class {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

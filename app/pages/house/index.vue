@@ -28,7 +28,7 @@ async function invited() {
 </script>
 
 <template>
-  <div class="house">
+  <div class="with-side">
     <header>
       <h1>The house</h1>
       <p v-if="unread || noPeople || problem" role="alert">{{ unread || noPeople || problem }}</p>
@@ -70,34 +70,3 @@ async function invited() {
     </aside>
   </div>
 </template>
-
-<style scoped>
-.house {
-  padding-top: 20px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 270px;
-  gap: 24px 56px;
-  align-items: start;
-}
-header {
-  grid-column: 1 / -1;
-}
-header,
-section {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
-section > :deep(.wide) {
-  width: 100%;
-}
-aside {
-  display: grid;
-  gap: 30px;
-}
-@media (max-width: 900px) {
-  .house {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

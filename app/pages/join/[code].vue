@@ -48,23 +48,7 @@ async function join() {
     :busy="busy"
     @act="join"
   >
-    <template v-if="!session.account">
-      <v-text-field
-        v-model="form.name"
-        label="Your name"
-        autocomplete="name"
-        maxlength="120"
-        :error-messages="wrong.name"
-      />
-      <v-text-field
-        v-model="form.email"
-        label="E-mail address, if you have one"
-        type="email"
-        autocomplete="username"
-        :error-messages="wrong.email"
-      />
-      <SecretField v-model="form.password" label="A password" fresh :wrong="wrong.password" />
-    </template>
+    <NewPerson v-if="!session.account" v-model="form" email-label="E-mail address, if you have one" :wrong="wrong" />
     <template v-if="!session.account" #after>
       <p class="quiet">
         You have an account here? <NuxtLink :to="`/sign-in?to=/join/${code}`">Sign in</NuxtLink>, and join with it.

@@ -11,9 +11,7 @@ const { works, verdict, write, edited } = useVerdictWords()
 const exercise = ref(bench.critique.assignment?.exercise ?? null)
 const dueOn = ref(bench.critique.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
 const asking = ref(false),
-  note = ref(''),
   answer = ref(bench.critique.answer)
-const again = computed(() => bench.critique.releasedAt !== null)
 
 /** Fills what is still empty, from what is marked and read. */
 const canPropose = computed(() => !bench.closed && (!works.value.trim() || !verdict.value.trim()))
@@ -41,11 +39,6 @@ const exercises = [
 async function assign() {
   if (exercise.value) await edits.assign(exercise.value, dueOn.value)
   else if (bench.critique.assignment) await edits.unassign()
-}
-async function release() {
-  await write()
-  await edits.release(note.value)
-  asking.value = false
 }
 </script>
 
@@ -130,24 +123,7 @@ async function release() {
       </div>
       <TakeAway :submission-id="bench.piece.id" :editable="!bench.closed" @changed="bench.refreshCritique()" />
     </InTurn>
-    <v-dialog v-model="asking" aria-labelledby="release-title">
-      <v-card>
-        <div class="dialog-sheet">
-          <h2 id="release-title">Release the critique of “{{ bench.piece.title }}”?</h2>
-          <p class="words">
-            {{ bench.piece.learner.name }} will see {{ countWord(bench.critique.corrections.length) }} correction{{
-              bench.critique.corrections.length === 1 ? '' : 's'
-            }}, your words{{ bench.critique.assignment ? ', and the exercise' : '' }}. You can take it back later.
-          </p>
-          <v-text-field v-if="again" v-model="note" label="What you changed, for the learner" maxlength="500" />
-          <p v-if="edits.problem" role="alert">{{ edits.problem }}</p>
-          <div class="actions">
-            <v-btn variant="flat" color="primary" @click="release">Release</v-btn>
-            <v-btn variant="text" @click="asking = false">Not yet</v-btn>
-          </div>
-        </div>
-      </v-card>
-    </v-dialog>
+    <ReleaseDialog v-model="asking" :write="write" />
   </section>
 </template>
 
