@@ -113,7 +113,11 @@ describe('planted faults', () => {
     }
     const { raster, report } = measured.get('buoys')!
     expect(
-      checkHandIn('opposites', { report, hues: hueHistogram(raster, planesOf(raster), 'painter') }).every(c => c.passed)
+      checkHandIn('opposites', {
+        report,
+        planes: planesOf(raster),
+        hues: hueHistogram(raster, planesOf(raster), 'painter')
+      }).every(c => c.passed)
     ).toBe(true)
   })
 })

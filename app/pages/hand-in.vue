@@ -53,7 +53,7 @@ watch([classes, assignment], ([all, exercise]) => {
     Object.assign(form, {
       stage: 'study',
       title: EXERCISES[exercise.exercise].title,
-      plannedScheme: 'complementary'
+      plannedScheme: EXERCISES[exercise.exercise].plan ?? ''
     })
 })
 

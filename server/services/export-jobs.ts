@@ -15,6 +15,7 @@ import { dropScratch, scratchFile } from '../scratch'
 import type { ExportTask } from '../work/export.worker'
 import { runExport } from '../work/workers'
 import { readablePiece, visibleSubmission } from './access'
+import { audit } from './audit'
 import { readCritique } from './critiques'
 import { sheetFor } from './sheet'
 import { exportFileName, layeredCorrections } from './exports'
@@ -105,6 +106,7 @@ export async function beginExport(account: Account, submissionId: number, name: 
     original = scratchFile()
   try {
     const task = await TASKS[name]({ submission, critique: await readCritique(account, submissionId), original })
+    await audit(db(), { action: 'exported', actorId: account.id, submissionId, detail: name })
     void work(job, task).finally(() => dropScratch(original))
     return stateOf(job)
   } catch (error) {

@@ -17,6 +17,7 @@ import { listAnnotations } from '../db/corrections'
 import { db } from '../db/pool'
 import type { Submission } from '../../shared/submission'
 import { visiblePiece, visibleSubmission } from './access'
+import { audit } from './audit'
 import { readCritique } from './critiques'
 import { taughtBy } from './classes'
 
@@ -129,12 +130,19 @@ interface Asked {
   readonly origin: string
 }
 
-/** @throws AppError while the piece is not measured. */
-export async function exportPiece(account: Account, { id, name, origin }: Asked): Promise<Exported> {
+/** As it goes into a record, which is noted as a whole. @throws AppError while the piece is not measured. */
+export async function writePiece(account: Account, { id, name, origin }: Asked): Promise<Exported> {
   const { title } = await visiblePiece(account, id)
   return {
     mediaType: EXPORTS[name].mediaType,
     fileName: exportFileName(title, name),
     text: await WRITTEN[name](account, id, origin)
   }
+}
+
+/** Written for whoever asked, and noted. @throws AppError while the piece is not measured. */
+export async function exportPiece(account: Account, asked: Asked): Promise<Exported> {
+  const written = await writePiece(account, asked)
+  await audit(db(), { action: 'exported', actorId: account.id, submissionId: asked.id, detail: asked.name })
+  return written
 }

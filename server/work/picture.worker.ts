@@ -103,7 +103,7 @@ export async function measure({ display, reference, source, known, exercise }: M
     known.wheel === 'painter'
       ? measures.report
       : { ...measures.report, wheel: 'painter' as const, harmony: measureHarmony({ raster, planes, wheel: 'painter' }) }
-  return { measures, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planes, 'painter') }) }
+  return { measures, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planes, 'painter'), planes }) }
 }
 
 if (process.send) {

@@ -183,6 +183,8 @@ it('is taken away whole, in open formats, with a page that opens without us; and
   const trail = await (await owner.fetch('/house/audit/table')).text()
   expect(trail).toContain('erased')
   expect(trail).toContain(`somebody erased (${learnerId})`)
+  expect(trail).toContain('took a whole record away')
+  expect(trail).toContain('released a critique')
   expect(trail).not.toContain('Tollgate')
 })
 

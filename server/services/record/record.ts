@@ -16,7 +16,7 @@ import { listAssignments } from '../assignments'
 import { audit } from '../audit'
 import { readCritique } from '../critiques'
 import { mayDecide } from '../erasing'
-import { exportFileName, exportPiece } from '../exports'
+import { exportFileName, writePiece } from '../exports'
 import { indexPage, type RecordPiece } from './index-page'
 
 const A_WINDOW = 100
@@ -69,7 +69,7 @@ async function pieceParts(
   const names = ['report.json', ...(critique ? (['readings.csv', 'annotations.json'] as const) : [])] as const
   const written = await Promise.all(
     // A piece that is not measured has no report.
-    names.map(name => exportPiece(learner, { id: piece.id, name, origin: '.' }).catch(() => null))
+    names.map(name => writePiece(learner, { id: piece.id, name, origin: '.' }).catch(() => null))
   )
   const parts = [
     ...pictures.filter(p => p !== null),

@@ -116,7 +116,7 @@ export function saturationReading(
         label: `${percent(vivid)} vivid, at most ${percent(standards.vivid)} wanted`,
         house: 'vivid'
       },
-      trains: ['opposites'],
+      trains: ['muted'],
       weight: weighed(vivid, standards.vivid, 1),
       correction: {
         what: 'Everything is vivid, so nothing is.',

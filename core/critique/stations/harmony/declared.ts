@@ -1,5 +1,6 @@
 /** The maker's planned scheme against what was painted. */
 import { HOLDS } from '../../../measure/harmony/scheme'
+import { trainsScheme } from '../../../exercise/shelf'
 import { SCHEME_WORDS, type SectorScheme } from '../../../wheel/schemes'
 import type { WheelName } from '../../../wheel/steps'
 import { isNear, weighed } from '../../near'
@@ -35,7 +36,7 @@ export function declaredReading({ scheme, coverage, rotation }: DeclaredFit, whe
       label: `${percent(coverage)} of the colour keeps to the plan, ${wholePercent(HOLDS.coverage)} wanted`
     },
     evidence: { name: 'off-scheme', wheel, scheme, rotation },
-    trains: ['opposites'],
+    trains: trainsScheme(scheme),
     ...(kept || nearly
       ? {}
       : {

@@ -60,7 +60,7 @@ export function schemeReading(
       ...base,
       verdict: 'works',
       sentence: 'The picture is made of greys: there is no colour to speak of.',
-      trains: ['opposites']
+      trains: ['limited-palette', 'opposites']
     }
   }
   const coverage = isMeasured(scheme.coverage) ? scheme.coverage : 0

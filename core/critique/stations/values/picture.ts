@@ -69,7 +69,7 @@ export function rangeReading(value: ValueSection, { range }: HouseStandards): Re
       house: 'range'
     },
     evidence: { name: 'grey' },
-    trains: [],
+    trains: ['three-values'],
     ...(verdict === 'full'
       ? {}
       : {
@@ -122,7 +122,7 @@ export function blackReading({ flatBlack, thirds, key }: ValueSection, standards
     station: 'values',
     why: WHY.black,
     evidence: { name: 'near-black' },
-    trains: []
+    trains: ['no-black']
   } as const
   if (deep)
     return {

@@ -39,7 +39,7 @@ export function separationReading(what: string, separation: Separation, { merge 
       house: 'merge'
     },
     evidence: { name: 'grey' },
-    trains: [],
+    trains: ['three-values'],
     ...(lost || thin
       ? {
           weight: lost ? weighed(merge.value - apart, -merge.value, merge.value) : 0.2,

@@ -25,7 +25,7 @@ export function thumbnailReading({ kept, focusHolds }: ThumbnailRead): Reading |
     station: 'values',
     verdict: reads ? 'works' : 'look',
     why: WHY,
-    trains: [],
+    trains: ['two-values'],
     sentence,
     figure: {
       unit: 'share',

@@ -1,15 +1,11 @@
 <script setup lang="ts">
-import { addDays, format } from 'date-fns'
 import { proposeVerdict } from '~~/core/critique/verdict'
-import { EXERCISES, EXERCISE_KEYS } from '~~/core/exercise'
 import { tagOf } from '~~/core/critique/stations/table'
 
 /** The last station: what works, the verdict, the exercise, and the release. */
 const bench = useBenchStore(),
   edits = useEditsStore()
 const { works, verdict, write, edited } = useVerdictWords()
-const exercise = ref(bench.critique.assignment?.exercise ?? null)
-const dueOn = ref(bench.critique.assignment?.dueOn ?? format(addDays(new Date(), 7), 'yyyy-MM-dd'))
 const asking = ref(false),
   answer = ref(bench.critique.answer)
 
@@ -31,15 +27,6 @@ async function propose() {
   await write()
 }
 const scoring = ref(bench.critique.score !== null)
-
-const exercises = [
-  { title: 'no exercise', value: null },
-  ...EXERCISE_KEYS.map(key => ({ title: EXERCISES[key].title, value: key }))
-]
-async function assign() {
-  if (exercise.value) await edits.assign(exercise.value, dueOn.value)
-  else if (bench.critique.assignment) await edits.unassign()
-}
 </script>
 
 <template>
@@ -93,23 +80,7 @@ async function assign() {
         @blur="write"
       />
       <RichText v-else :words="verdict" />
-      <div class="exercise">
-        <v-select
-          v-model="exercise"
-          :items="exercises"
-          label="Exercise"
-          :readonly="bench.closed"
-          @update:model-value="assign"
-        />
-        <v-text-field
-          v-if="exercise"
-          v-model="dueOn"
-          type="date"
-          label="Due on"
-          :readonly="bench.closed"
-          @change="assign"
-        />
-      </div>
+      <ExerciseChoice />
       <button v-if="!scoring && !bench.closed" class="word-link" @click="scoring = true">score it</button>
       <ScorePanel v-if="scoring" />
       <div v-if="!bench.closed" class="actions">
@@ -161,11 +132,6 @@ async function assign() {
 }
 .back > .v-input {
   width: 100%;
-}
-.exercise {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
 }
 .quiet-text {
   color: var(--panel-quiet);
