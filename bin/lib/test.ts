@@ -86,7 +86,8 @@ main(async () => {
     const env = {
       CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`,
       CRITICA_DATABASE_URL: database.url,
-      CRITICA_SECRET: secret
+      CRITICA_SECRET: secret,
+      TEST_KEEPER_URL: database.keeperUrl
     }
     await vitest('api', folder, env)
     await playwright(folder, env)

@@ -1,10 +1,12 @@
 /** Which exercises train what is weakest in a piece, and have not just been done. */
 import type { Reading } from '../critique/reading'
+import type { Station } from '../critique/stations/station'
 import type { ExerciseKey } from './shelf'
 
-/** @property because the sentence that it would train. */
+/** @property because the sentence that it would train, @property station where that is read. */
 export interface Suggestion {
   readonly key: ExerciseKey
+  readonly station: Station
   readonly because: string
 }
 
@@ -23,13 +25,14 @@ const weightOf = ({ verdict, weight = PLAIN_WEIGHT }: Pick<Reading, 'verdict' | 
  * @returns at most three, what trains the weakest first; each by the heaviest of the readings that ask for it.
  */
 export function suggestExercises(
-  readings: readonly Pick<Reading, 'verdict' | 'weight' | 'sentence' | 'trains'>[],
+  readings: readonly Pick<Reading, 'verdict' | 'weight' | 'sentence' | 'station' | 'trains'>[],
   set: readonly ExerciseKey[]
 ): Suggestion[] {
   const justDone = new Set(set.slice(0, JUST_DONE)),
     found = new Map<ExerciseKey, Suggestion>()
   const weak = readings.filter(r => weightOf(r) > 0).sort((p, q) => weightOf(q) - weightOf(p))
-  for (const { trains, sentence } of weak)
-    for (const key of trains) if (!justDone.has(key) && !found.has(key)) found.set(key, { key, because: sentence })
+  for (const { trains, sentence, station } of weak)
+    for (const key of trains)
+      if (!justDone.has(key) && !found.has(key)) found.set(key, { key, station, because: sentence })
   return [...found.values()].slice(0, MOST)
 }

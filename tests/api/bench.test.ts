@@ -8,7 +8,7 @@ import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { critiqueSchema, type Critique } from '../../shared/critique'
 import { statementsOf } from '../../server/db/migrate'
 import { fingerprintSchema, piecePageSchema, shelfTotalsSchema, submissionSchema } from '../../shared/submission'
-import { database, Person, picture } from './client'
+import { keeper, Person, picture } from './client'
 
 let tamsin: Person, rosa: Person
 const critiqueOf = async (person: Person, id: number): Promise<Critique> =>
@@ -181,7 +181,7 @@ describe('the desk', () => {
   })
 
   it('gains the fingerprints of reports stored before they were kept beside them, as they would be kept now', async () => {
-    const connection = await database()
+    const connection = await keeper()
     const prints = async () =>
       (
         await connection.query<RowDataPacket[]>(

@@ -85,6 +85,10 @@ export async function anotherServer(): Promise<{ server: ChildProcess; origin: s
 export const database = (): Promise<mysql.Connection> =>
   mysql.createConnection({ uri: process.env.CRITICA_DATABASE_URL!, timezone: 'Z' })
 
+/** The same by the account that keeps the tables: what brings them up to date runs as nothing else. */
+export const keeper = (): Promise<mysql.Connection> =>
+  mysql.createConnection({ uri: process.env.TEST_KEEPER_URL!, timezone: 'Z' })
+
 /** A small two-colour picture. */
 export function picture(width = 80, height = 60, colour = '#2a71b0'): Promise<Buffer> {
   return sharp({ create: { width, height, channels: 3, background: colour } })

@@ -44,7 +44,7 @@ const signInStatus = async (login: string, with_ = password): Promise<number> =>
   (await new Person().json('POST', '/session', { login, password: with_ })).status
 
 it('three hundred rows with twelve kinds of mistakes: what is right is taken, nothing half, and nothing twice', async () => {
-  const { text, mistakes } = spoiltList(`heron-${mark}`)
+  const { text, mistakes } = spoiltList(`${mark}`)
   const lists = await newClass(connection, 'A school’s list', instructorId)
   const preview = async () =>
     rosterPreviewSchema.parse(

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { addDays, format } from 'date-fns'
 import { EXERCISES, EXERCISE_KEYS, type ExerciseKey } from '~~/core/exercise'
+import { rowOf } from '~~/core/critique/stations/table'
 import { suggestExercises } from '~~/core/exercise/suggest'
 import { assignmentListSchema } from '~~/shared/assignment'
 
@@ -43,9 +44,9 @@ function take(key: ExerciseKey) {
 <template>
   <div class="choice">
     <ul v-if="!bench.closed && !exercise && assignments && suggested.length" aria-label="Exercises that would train it">
-      <li v-for="{ key, because } in suggested" :key="key">
+      <li v-for="{ key, because, station } in suggested" :key="key" :title="because">
         <button class="word-link" @click="take(key)">set {{ EXERCISES[key].title.toLowerCase() }}</button>
-        <span class="quiet-text" :title="because">{{ because }}</span>
+        <span class="quiet-text">for {{ rowOf(station).name.toLowerCase() }}</span>
       </li>
     </ul>
     <div class="exercise">
@@ -82,13 +83,10 @@ li {
   display: flex;
   gap: 10px;
   align-items: baseline;
-  white-space: nowrap;
 }
 .quiet-text {
   color: var(--panel-quiet);
   font-size: 13px;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 .exercise {
   display: grid;
