@@ -13,7 +13,7 @@ import {
   type Report,
   type ValueSection
 } from '../core/measure/report'
-import { checkHandIn } from '../core/exercise'
+import { checkHandIn, PLAIN_SETTINGS } from '../core/exercise'
 import { hueHistogram } from '../core/measure/harmony/hues'
 import { planesOf } from '../core/picture/planes'
 import { decodePicture, READABLE, type Decoded } from '../server/work/decode'
@@ -113,11 +113,19 @@ describe('planted faults', () => {
     }
     const { raster, report } = measured.get('buoys')!
     expect(
-      checkHandIn('opposites', {
-        report,
-        planes: planesOf(raster),
-        hues: hueHistogram(raster, planesOf(raster), 'painter')
-      }).every(c => c.passed)
+      checkHandIn(
+        'opposites',
+        {
+          report,
+          raster,
+          planes: planesOf(raster),
+          hues: hueHistogram(raster, planesOf(raster), 'painter'),
+          reference: null,
+          studies: 0,
+          plan: null
+        },
+        PLAIN_SETTINGS
+      ).every(c => c.passed)
     ).toBe(true)
   })
 })

@@ -32,6 +32,8 @@ const SOURCES = [
   'scenes/svg.ts',
   'scenes/harbour.ts',
   'scenes/studio.ts',
+  'scenes/moorings.ts',
+  'exercises.ts',
   '../core/picture/blur.ts'
 ]
 

@@ -10,7 +10,9 @@ import { findAccount, insertAccount } from '../server/db/accounts'
 import { insertClass } from '../server/db/classes'
 import { insertMembership } from '../server/db/memberships'
 import { db } from '../server/db/pool'
-import { listAssignments } from '../server/services/assignments'
+import { answerHandIn, readSet, setExercise } from '../server/services/exercises/setting'
+import { checkPrivately, writePlan } from '../server/services/exercises/answering'
+import { listAssignments } from '../server/services/exercises/listing'
 import { addArea, addCorrection } from '../server/services/corrections'
 import { assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critiques'
 import { handIn } from '../server/services/handing-in'
@@ -19,6 +21,7 @@ import { hashPassword } from '../server/work/workers'
 import { withScratch } from '../server/scratch'
 import { boundsOf, type Area } from '../core/picture/area'
 import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
+import { exercisePieces, STUDY, WHO } from './exercises'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
 import { renderPiece, renderReference } from './render'
 
@@ -72,7 +75,43 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   await releaseSteps(instructor, ids.get('steps')!, now)
   const [assignment] = await listAssignments(learners.get('ada')!)
   await bring(pieceNamed('buoys'), assignment.id)
+  await setOpposites()
   await measuringDone()
+
+  /** To all but Ada, who has it from her critique: handed in, sent back, planned, tried. */
+  async function setOpposites(): Promise<void> {
+    const setId = await setExercise(instructor, classId, {
+      exercise: 'opposites',
+      dueOn: new Date(now.getTime() + 2 * DAY).toISOString().slice(0, 10),
+      note: 'Take something from the harbour: it need not be boats.',
+      tolerance: 'usual',
+      medium: 'paint',
+      key: 'each',
+      learners: WHO.map(key => learners.get(key)!.id)
+    })
+    const { assignments } = await readSet(instructor, setId)
+    const of = (key: string) => assignments.find(a => a.learner.id === learners.get(key)!.id)!
+    for (const piece of exercisePieces(key => of(key).settings.hue!)) await bring(piece, of(piece.learner).id)
+    await measuringDone()
+    await answerHandIn(instructor, of('mika').id, {
+      outcome: 'again',
+      word: 'The two compete: let one of them win.',
+      now
+    })
+    const joss = learners.get('joss')!
+    await writePlan(joss, of('joss').id, {
+      subject: 'the moorings from the steps',
+      goal: 'How little red does it take?',
+      scheme: 'complementary',
+      hue: of('joss').settings.hue!,
+      amounts: [0.7, 0.22, 0.08]
+    })
+    progress(`painting ${STUDY.words.title}`)
+    await withScratch(async picture => {
+      await writeFile(picture, await renderPiece(STUDY))
+      await checkPrivately(joss, of('joss').id, { picture, reference: null })
+    })
+  }
 }
 
 const middleOf = (area: Area): { x: number; y: number } => {
@@ -154,7 +193,10 @@ async function releaseSteps(instructor: Account, id: number, now: Date): Promise
   })
   await assignExercise(instructor, id, {
     exercise: 'opposites',
-    dueOn: new Date(now.getTime() + 5 * DAY).toISOString().slice(0, 10)
+    dueOn: new Date(now.getTime() + 5 * DAY).toISOString().slice(0, 10),
+    hue: null,
+    tolerance: 'usual',
+    medium: 'any'
   })
   await releaseCritique(instructor, id, { now: new Date(now.getTime() - 9 * DAY) })
 }

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { areaSchema } from './area'
+import { PLAIN_SETTINGS } from '../core/exercise'
+import { settingsSchema } from './assignment'
 import { exerciseKeySchema } from './exercise'
 import { markSchema } from './mark'
 import { notesSchema } from './notes'
@@ -59,11 +61,21 @@ export const verdictInputSchema = z.object({
 
 export const assignInputSchema = z.object({
   exercise: exerciseKeySchema,
-  dueOn: z.iso.date('Choose the day it is due.')
+  dueOn: z.iso.date('Choose the day it is due.'),
+  /** A key colour; the learner's own choice without. */
+  hue: settingsSchema.shape.hue.default(PLAIN_SETTINGS.hue),
+  tolerance: settingsSchema.shape.tolerance.default(PLAIN_SETTINGS.tolerance),
+  medium: settingsSchema.shape.medium.default(PLAIN_SETTINGS.medium)
 })
+export type AssignInput = z.infer<typeof assignInputSchema>
 export const orderInputSchema = z.object({ order: z.array(z.int()).min(1) })
 
-export const assignmentBriefSchema = z.object({ id: z.int(), exercise: exerciseKeySchema, dueOn: z.iso.date() })
+export const assignmentBriefSchema = z.object({
+  id: z.int(),
+  exercise: exerciseKeySchema,
+  dueOn: z.iso.date(),
+  settings: settingsSchema
+})
 
 export const critiqueSchema = z.object({
   state: z.enum(['draft', 'released']),

@@ -53,7 +53,8 @@ watch([classes, assignment], ([all, exercise]) => {
     Object.assign(form, {
       stage: 'study',
       title: EXERCISES[exercise.exercise].title,
-      plannedScheme: EXERCISES[exercise.exercise].plan ?? ''
+      plannedScheme: exercise.plan?.scheme ?? EXERCISES[exercise.exercise].plan ?? '',
+      about: exercise.plan ? [exercise.plan.subject, exercise.plan.goal].filter(Boolean).join('. ') : form.about
     })
 })
 

@@ -1,2 +1,3 @@
 export * from './exercise'
 export * from './shelf'
+export * from './settings'

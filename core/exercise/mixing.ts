@@ -10,6 +10,7 @@ export const ONE_COLOUR: Exercise = {
   title: 'One colour',
   trains: 'Everything that one colour can be: tints with white, tones with grey, shades with black',
   plan: 'monochrome',
+  keyed: true,
   steps: [
     'Choose one colour. Mix a strip of tints, one of tones and one of shades, at least five even steps each.',
     'Take a subject with a clear light, and find a step of your strips for each of its values.',
@@ -23,6 +24,7 @@ export const MUTED: Exercise = {
   title: 'Muted on purpose',
   trains: 'A colour taken to grey through its opposite, and back: quiet colours that are still colours',
   plan: 'complementary',
+  keyed: true,
   steps: [
     'Choose a colour and its opposite. Mix one toward the other in even steps, through the grey that both make.',
     'Hold the value: add white or the darker of the two, so that no step is lighter than its neighbours.',
@@ -36,6 +38,7 @@ export const NO_BLACK: Exercise = {
   title: 'No black',
   trains: 'Darks that are mixed: warm ones and cool ones, as dark as black and alive',
   plan: null,
+  keyed: false,
   steps: [
     'Put black away. Mix darks from opposites: a warm one, a cool one, each as dark as it will go.',
     'Hold them beside your black, and bring them to the same value.',
@@ -49,6 +52,7 @@ export const LIMITED_PALETTE: Exercise = {
   title: 'Limited palette',
   trains: 'A whole picture out of few paints, which makes its colours belong together',
   plan: null,
+  keyed: false,
   steps: [
     'Choose two or three paints and white. Mix each pair, so you know what you have.',
     'Choose a subject that has more colours than that, and find the nearest of yours for each.',

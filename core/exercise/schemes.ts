@@ -11,8 +11,9 @@ export const NEIGHBOURS: Exercise = {
   title: 'Neighbours',
   trains: 'Colours that stand side by side on the wheel, and the calm they make together',
   plan: 'analogous',
+  keyed: true,
   steps: [
-    'Choose three colours in a row on the painter wheel.',
+    'Choose three colours in a row on the wheel.',
     'Paint a strip of each by itself, then one strip in which each runs into the next without a seam.',
     'Paint a small piece in the three and what lies between them; let one of them have most of it.',
     VALUES
@@ -24,8 +25,9 @@ export const OPPOSITES: Exercise = {
   title: 'Opposites',
   trains: 'Two colours that face each other on the wheel, one leading and one kept for a few small places',
   plan: 'complementary',
+  keyed: true,
   steps: [
-    'Choose a key colour and find the one facing it on the painter wheel.',
+    'Choose a key colour and find the one facing it on the wheel.',
     'Mix each toward the other in five steps on a scrap, so you know the greys they make.',
     'Paint a small piece: the key colour and its greys for most of it, the opposite in two or three small places where the eye should stop.',
     VALUES
@@ -37,6 +39,7 @@ export const ONE_STEP_OFF: Exercise = {
   title: 'One step off the opposite',
   trains: 'An accent that nearly faces the key colour: livelier than a neighbour, softer than an opposite',
   plan: 'near-complementary',
+  keyed: true,
   steps: [
     'Choose a key colour, find its opposite, and go one step past it to either side: that is the accent.',
     'Lay the accent beside the key colour, and the true opposite beside it; see which is louder.',
@@ -55,6 +58,7 @@ export const SPLIT_OPPOSITES: Exercise = {
   title: 'Split opposites',
   trains: 'A key colour with the two neighbours of its opposite, which keep each other company',
   plan: 'split-complementary',
+  keyed: true,
   steps: [
     'Choose a key colour and find its opposite; take the steps to its left and right instead of it.',
     'Mix the two with each other and with the key colour, so you know what they make.',
@@ -73,6 +77,7 @@ export const TRIAD: Exercise = {
   title: 'Triad',
   trains: 'Three colours evenly round the wheel: one leads, two are subdued by value',
   plan: 'triad',
+  keyed: true,
   steps: [
     'Choose three colours a third of the wheel apart.',
     'Decide which leads. Make the other two much lighter, much darker or greyer than it.',
@@ -91,6 +96,7 @@ export const TWO_PAIRS: Exercise = {
   title: 'Two pairs',
   trains: 'Two pairs of opposites in one piece without a quarrel',
   plan: 'tetrad',
+  keyed: true,
   steps: [
     'Choose two colours two steps apart, and the opposites of both.',
     'Decide which of the four leads, and grey the others with their opposites.',

@@ -9,6 +9,7 @@ export const ladder = (n: number): Exercise => ({
   title: `Value ladder of ${COUNT[n]}`,
   trains: `Steps from dark to light that are even to the eye: ${COUNT[n]} of them`,
   plan: null,
+  keyed: false,
   steps: [
     `Draw a strip of ${COUNT[n]} boxes. Paint the darkest you can mix in the first, and the lightest in the last.`,
     'Mix the middle one, and hold it to both ends with half-closed eyes until it is as far from one as from the other.',
@@ -23,6 +24,7 @@ const inMasses = (n: number, least: number): Exercise => ({
   title: `${n === 2 ? 'Two' : 'Three'} values`,
   trains: `A picture that reads in ${COUNT[n]} big masses before it has any detail`,
   plan: null,
+  keyed: false,
   steps: [
     'Take a subject with a clear light. Squint until the detail goes.',
     `Draw the shapes of ${n === 2 ? 'the dark and of the light' : 'the dark, the middle and the light'} as if cut from paper, joined wherever they touch.`,

@@ -1,6 +1,6 @@
 /** Everything of a person, found and deleted row by row; what is somebody else's stays as it is, to the byte. */
 import type { EraseWish } from '../../shared/person'
-import { deleteUnusedBlob } from './pictures'
+import { deleteAnswers, deletePictures } from './answers'
 import type { Changed, Db, Row } from './pool'
 
 const list = (ids: readonly unknown[]): string => ids.map(() => '?').join(', ')
@@ -23,6 +23,7 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
      JOIN submissions s ON p.id IN (s.picture_id, s.reference_id) WHERE s.id IN (${list(ids)})`,
     [...ids]
   )
+  await deleteAnswers(db, `x.submission_id IN (${list(ids)})`, ids)
   // A hand-in points at the exercise that it answers, which hangs on another piece.
   await db.execute(
     `UPDATE submissions SET assignment_id = NULL WHERE id IN (${list(ids)})
@@ -30,13 +31,7 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
     [...ids, ...ids]
   )
   await db.execute(`DELETE FROM submissions WHERE id IN (${list(ids)})`, [...ids])
-  for (const { id } of pictures)
-    await db.execute(
-      'DELETE FROM pictures WHERE id = ? AND NOT EXISTS (SELECT 1 FROM submissions s WHERE pictures.id IN (s.picture_id, s.reference_id))',
-      [id as number]
-    )
-  const shas = pictures.flatMap(p => [p.original_sha, p.display_sha, p.thumb_sha, p.full_sha] as (string | null)[])
-  for (const sha of new Set(shas)) if (sha) await deleteUnusedBlob(db, sha)
+  await deletePictures(db, pictures)
 }
 
 /** Counts that stay with a class, and hold no person. */
@@ -53,6 +48,7 @@ export async function deleteAccount(
   db: Db,
   { id, name, tries }: { readonly id: number; readonly name: string; readonly tries: readonly string[] }
 ): Promise<void> {
+  await deleteAnswers(db, 'x.learner_id = ?', [id])
   await db.execute('DELETE FROM outbox WHERE about_id = ?', [id])
   await db.execute('DELETE FROM phrases WHERE LOCATE(?, words) > 0', [name])
   if (tries.length) await db.execute(`DELETE FROM sign_in_tries WHERE \`key\` IN (${list(tries)})`, [...tries])
@@ -61,6 +57,7 @@ export async function deleteAccount(
 
 export async function deleteClass(db: Db, id: number): Promise<void> {
   await deleteSubmissions(db, await submissionsIn(db, id))
+  await deleteAnswers(db, 'x.class_id = ?', [id])
   await db.execute('DELETE FROM rubrics WHERE class_id = ?', [id])
   await db.execute('DELETE FROM outbox WHERE class_id = ?', [id])
   await db.execute('DELETE FROM classes WHERE id = ?', [id])

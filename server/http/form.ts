@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises'
 import { Busboy, type BusboyHeaders } from '@fastify/busboy'
 import type { H3Event } from 'h3'
 import { AppError } from '../../shared/errors'
+import { PICTURE_LIMITS } from '../../shared/submission'
 import { dropScratch, scratchFile } from '../scratch'
 
 export interface FormLimits {
@@ -24,6 +25,17 @@ export interface Form {
   /** Where each file that is not empty lies. */
   readonly files: ReadonlyMap<string, string>
 }
+
+/** A picture, the one it was made from, and a few words. */
+export const PICTURE_FORM: FormLimits = {
+  files: ['picture', 'reference'],
+  fileBytes: PICTURE_LIMITS.bytes,
+  fields: 20,
+  fieldBytes: 4096,
+  tooLong: 'The file is larger than 25 MB.'
+}
+/** A slow line, and a queue before the picture is looked at: milliseconds. */
+export const PICTURE_FORM_MS = 10 * 60_000
 
 /** Nothing comes any more: milliseconds until the sender is given up. */
 const SILENT_MS = 30_000

@@ -3,6 +3,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { startSweeping, stopSweeping } from '../services/accounts'
 import { closePool, openPool } from '../db/pool'
 import { startErasing, stopErasing } from '../services/erasing'
+import { startReminding, stopReminding } from '../services/exercises/reminding'
 import { dropExports } from '../services/export-jobs'
 import { resumeMeasuring, stopMeasuring } from '../services/measuring'
 import { startStripping, stopStripping } from '../services/stripping'
@@ -32,9 +33,11 @@ export default defineNitroPlugin(nitro => {
   resumeMeasuring()
   startStripping()
   startErasing()
+  startReminding()
   nitro.hooks.hook('close', async () => {
     stopSweeping()
     stopErasing()
+    stopReminding()
     await stopMeasuring(STOP_MS)
     await Promise.race([stopStripping(), wait(STOP_MS, undefined, { ref: false })])
     dropExports()

@@ -7,6 +7,7 @@ import type { Account, ClassRole } from '../../shared/account'
 import type { Assignment } from '../../shared/assignment'
 import type { PieceFacts, Submission } from '../../shared/submission'
 import { findAssignment } from '../db/assignments'
+import { findSet, type OwnedSet } from '../db/exercise-sets'
 import { findRole } from '../db/memberships'
 import { db } from '../db/pool'
 import { findPieceFor, findSubmission, type Seen } from '../db/submissions'
@@ -103,14 +104,35 @@ export async function ownPiece(account: Account, id: number): Promise<PieceFacts
 
 export async function visibleAssignment(account: Account, id: number): Promise<Assignment> {
   const found = await findAssignment(db(), { id, viewerId: account.id })
-  const own = found && found.released && found.assignment.learner.id === account.id
+  const own = found && found.known && found.assignment.learner.id === account.id
   if (!found || (!isStaff(found) && !own)) throw gone('exercise')
   return found.assignment
 }
 
-export async function assignmentToConfirm(account: Account, id: number): Promise<Assignment> {
+/** An exercise of a class in which this account may do that. @throws AppError not-found, not-allowed, archived. */
+export async function assignmentTo(act: 'draft' | 'release', account: Account, id: number): Promise<Assignment> {
   const found = await findAssignment(db(), { id, viewerId: account.id })
   if (!found || !isStaff(found)) throw gone('exercise')
-  refuseUnlessMay(found, 'release')
+  refuseUnlessMay(found, act)
   return found.assignment
+}
+
+/** One's own exercise, to answer it. @throws AppError not-found, not-allowed, archived; already-released once it is confirmed; invalid once it is withdrawn. */
+export async function ownAssignment(account: Account, id: number): Promise<Assignment> {
+  const assignment = await visibleAssignment(account, id)
+  if (assignment.learner.id !== account.id)
+    throw new AppError('not-allowed', 'This is for the learner whose exercise it is.')
+  await inClass(account, assignment.classId, 'hand-in')
+  if (assignment.withdrawnAt)
+    throw new AppError('invalid', 'This exercise was withdrawn: nothing is asked for any more.')
+  if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')
+  return assignment
+}
+
+/** What was set at once, of a class in which this account may do that. @throws AppError not-found, not-allowed, archived. */
+export async function setTo(act: 'look' | 'release', account: Account, id: number): Promise<OwnedSet['set']> {
+  const found = await findSet(db(), id, account.id)
+  if (!found || !isStaff(found)) throw gone('exercise')
+  refuseUnlessMay(found, act)
+  return found.set
 }

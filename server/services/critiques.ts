@@ -1,11 +1,10 @@
 /** Reading and writing a critique: notes, score, words, exercise, release. Nothing reaches the learner before release. */
 import { AppError } from '../../shared/errors'
 import type { Account } from '../../shared/account'
-import type { Critique } from '../../shared/critique'
+import type { AssignInput, Critique } from '../../shared/critique'
 import { NO_NOTES, type NotesChange } from '../../shared/notes'
 import type { Scored } from '../../shared/score'
 import type { PieceFacts } from '../../shared/submission'
-import type { ExerciseKey } from '../../core/exercise'
 import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
 import { findRubric, findStandards } from '../db/classes'
 import { listAreas } from '../db/areas'
@@ -44,7 +43,8 @@ async function wholeCritique(piece: PieceFacts, withNotes: boolean): Promise<Cri
   const assignment = assigned && {
     id: assigned.assignment.id,
     exercise: assigned.assignment.exercise,
-    dueOn: assigned.assignment.dueOn
+    dueOn: assigned.assignment.dueOn,
+    settings: assigned.assignment.settings
   }
   // The learner reads the instructor's verdicts on the readings, and nothing else of the notes.
   const seen = withNotes
@@ -119,12 +119,18 @@ export async function writeVerdict(
   return revision + 1
 }
 
-export const assignExercise = (
+/** On the class's own wheel, with what else is asked. */
+export const assignExercise = async (
   account: Account,
   submissionId: number,
-  { exercise, dueOn }: { readonly exercise: ExerciseKey; readonly dueOn: string }
-): Promise<void> =>
-  editDraft(account, submissionId, connection => upsertAssignment(connection, submissionId, { exercise, dueOn }))
+  { exercise, dueOn, hue, tolerance, medium }: AssignInput
+): Promise<void> => {
+  const { classId } = await pieceTo('draft', account, submissionId),
+    { wheel } = await findStandards(db(), classId)
+  await editDraft(account, submissionId, connection =>
+    upsertAssignment(connection, submissionId, { exercise, dueOn, settings: { wheel, hue, tolerance, medium } })
+  )
+}
 
 /** Takes the exercise back from a draft. @throws AppError invalid when somebody has answered it: a critique taken back was read before. */
 export const unassignExercise = (account: Account, submissionId: number): Promise<void> =>

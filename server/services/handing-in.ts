@@ -6,6 +6,7 @@ import { FOCUS_NAME } from '../../shared/critique'
 import { PICTURE_LIMITS, type HandIn } from '../../shared/submission'
 import type { Area } from '../../core/picture/area'
 import { insertArea } from '../db/areas'
+import { clearReturned } from '../db/assignments'
 import { insertCritique } from '../db/critiques'
 import { insertMeasurement } from '../db/measurements'
 import { insertBlob, insertPicture, type Blob } from '../db/pictures'
@@ -14,7 +15,7 @@ import { insertSubmission } from '../db/submissions'
 import { TaskTooLong } from '../work/lane'
 import type { Ingested } from '../work/picture.worker'
 import { ingestPicture } from '../work/workers'
-import { inClass, visibleAssignment } from './access'
+import { inClass, ownAssignment } from './access'
 import { wakeMeasuring } from './measuring'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
@@ -31,10 +32,10 @@ function focusAbout(x: number, y: number): Area {
   return { kind: 'rectangle', x: from(x), y: from(y), w: 0.2, h: 0.2 }
 }
 
-type Sizes = Ingested & { readonly file: string }
+export type Sizes = Ingested & { readonly file: string }
 
 /** Decodes a file and makes its sizes. @param what named when it is refused. */
-async function takeApart(file: string, what: string, who: string): Promise<Sizes> {
+export async function takeApart(file: string, what: string, who: string): Promise<Sizes> {
   if ((await stat(file)).size > PICTURE_LIMITS.bytes)
     throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
   const outcome = await ingestPicture(file, who).catch((error: Error) => {
@@ -49,12 +50,12 @@ async function takeApart(file: string, what: string, who: string): Promise<Sizes
 }
 
 /** Its blobs, the original read when it is needed: a queue of hand-ins is a queue of files. */
-async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Promise<Blob[]> {
+export async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Promise<Blob[]> {
   const sizes = [display, thumb].map(size => ({ ...size, bytes: Buffer.from(size.bytes) }))
   return [{ sha256: originalSha, mediaType: `image/${source.format}`, bytes: await readFile(file) }, ...sizes]
 }
 
-const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Sizes): Promise<number> =>
+export const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Sizes): Promise<number> =>
   insertPicture(connection, {
     original: originalSha,
     display: display.sha256,
@@ -69,8 +70,7 @@ export async function handIn(
 ): Promise<number> {
   await inClass(learner, words.classId, 'hand-in')
   if (words.assignmentId) {
-    const assignment = await visibleAssignment(learner, words.assignmentId)
-    if (assignment.confirmedAt) throw new AppError('already-released', 'This exercise is already confirmed.')
+    const assignment = await ownAssignment(learner, words.assignmentId)
     if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
   }
   const who = `${learner.id}`
@@ -95,6 +95,7 @@ export async function handIn(
       await insertArea(connection, submissionId, { name: FOCUS_NAME, area: focusAbout(words.focusX, words.focusY) })
     }
     await insertMeasurement(connection, submissionId)
+    if (words.assignmentId) await clearReturned(connection, words.assignmentId)
     return submissionId
   })
   wakeMeasuring()

@@ -1,4 +1,4 @@
-/** The working process of full-size work: the sheet, the picture at every pixel, the layered file; each written to a file. */
+/** The working process of full-size work: the sheet, the picture at every pixel, the layered file, worksheets printed and read. */
 import { createHash } from 'node:crypto'
 import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
@@ -9,6 +9,8 @@ import type { Progress } from './protocol'
 import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 import { makeSlips, type SlipsRequest } from './slips/slips'
+import { readPhoto } from './worksheet/photo'
+import { printWorksheets, type WorksheetsRequest } from './worksheet/print'
 
 export type ExportTask =
   | {
@@ -66,6 +68,8 @@ if (process.send) {
     make,
     upright,
     record: packRecord,
-    slips: (request: SlipsRequest) => makeSlips(request, join(import.meta.dirname, 'fonts'))
+    slips: (request: SlipsRequest) => makeSlips(request, join(import.meta.dirname, 'fonts')),
+    worksheets: (request: WorksheetsRequest) => printWorksheets(request, join(import.meta.dirname, 'fonts')),
+    photo: readPhoto
   })
 }

@@ -4,7 +4,8 @@ import { readFile, writeFile } from 'node:fs/promises'
 import sharp, { type Sharp } from 'sharp'
 import type { PieceKnown } from '../../core/critique/piece/known'
 import { measurePiece, type PieceMeasures } from '../../core/critique/piece/measure'
-import { checkHandIn, type CheckResult, type ExerciseKey } from '../../core/exercise'
+import { checkHandIn, type CheckResult, type ExerciseKey, type Settings } from '../../core/exercise'
+import type { Plan } from '../../core/exercise/plan'
 import { hueHistogram } from '../../core/measure/harmony/hues'
 import { measureHarmony } from '../../core/measure/harmony/harmony'
 import type { Source } from '../../core/measure/source'
@@ -67,13 +68,21 @@ export async function strip({ file }: { file: string }): Promise<string> {
   return sha256(original)
 }
 
+/** An exercise as it was set to somebody. @property studies kept before the piece. */
+export interface ExerciseToCheck {
+  readonly key: ExerciseKey
+  readonly settings: Settings
+  readonly plan: Plan | null
+  readonly studies: number
+}
+
 export interface MeasureRequest {
   readonly display: Uint8Array
   /** Display size of the picture that the piece was made from. */
   readonly reference: Uint8Array | null
   readonly source: Source
   readonly known: PieceKnown
-  readonly exercise: ExerciseKey | null
+  readonly exercise: ExerciseToCheck | null
 }
 
 async function rasterOf(stored: Uint8Array): Promise<Raster> {
@@ -90,20 +99,22 @@ export interface MeasuredPiece {
 /** Measures a stored display picture with what is known of it, and checks it when it answers an exercise. */
 export async function measure({ display, reference, source, known, exercise }: MeasureRequest): Promise<MeasuredPiece> {
   const raster = await rasterOf(display),
-    planes = planesOf(raster)
-  const measures = measurePiece({
-    pixels: { raster, planes },
-    source,
-    known,
-    reference: reference && planesOf(await rasterOf(reference))
-  })
+    planes = planesOf(raster),
+    from = reference && planesOf(await rasterOf(reference))
+  const measures = measurePiece({ pixels: { raster, planes }, source, known, reference: from })
   if (exercise === null) return { measures, checks: null }
-  // Exercises are set on the painter wheel, whatever wheel the critique looks through.
+  const { key, settings, plan, studies } = exercise,
+    { wheel } = settings
+  // An exercise keeps the wheel that it was set on, whatever wheel the critique looks through.
   const report =
-    known.wheel === 'painter'
+    known.wheel === wheel
       ? measures.report
-      : { ...measures.report, wheel: 'painter' as const, harmony: measureHarmony({ raster, planes, wheel: 'painter' }) }
-  return { measures, checks: checkHandIn(exercise, { report, hues: hueHistogram(raster, planes, 'painter'), planes }) }
+      : { ...measures.report, wheel, harmony: measureHarmony({ raster, planes, wheel }) }
+  const hues = hueHistogram(raster, planes, wheel)
+  return {
+    measures,
+    checks: checkHandIn(key, { report, hues, planes, raster, reference: from, plan, studies }, settings)
+  }
 }
 
 if (process.send) {

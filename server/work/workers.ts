@@ -8,7 +8,10 @@ import { Lane } from './lane'
 import type { Ingested, MeasureRequest, measure } from './picture.worker'
 import type { Progress } from './protocol'
 import type { RecordRequest } from './record/zip'
+import type { SheetOutcome } from '../../core/exercise/reader/read'
 import type { SlipsRequest } from './slips/slips'
+import type { PhotoRequest } from './worksheet/photo'
+import type { WorksheetsRequest } from './worksheet/print'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
 const LIMIT = { ingest: 8000, measure: 15_000, upright: 30_000, export: 120_000, password: 10_000 } as const
@@ -70,6 +73,13 @@ export const makeUpright = (original: string, file: string, who: string): Promis
 
 export const printSlips = (request: SlipsRequest, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'slips', request, who, limitMs: LIMIT.export })
+
+export const printWorksheets = (request: WorksheetsRequest, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'worksheets', request, who, limitMs: LIMIT.export })
+
+/** @throws when the file is no picture. */
+export const readSheetPhoto = (request: PhotoRequest, who: string): Promise<SheetOutcome[]> =>
+  workers().full.run({ name: 'photo', request, who, limitMs: LIMIT.upright })
 
 export const packRecord = (request: RecordRequest, who: string): Promise<void> =>
   workers().full.run({ name: 'record', request, who, limitMs: LIMIT.export })

@@ -1,62 +1,47 @@
 <script setup lang="ts">
-import { EXERCISES } from '~~/core/exercise'
-import { assignmentListSchema, type Assignment } from '~~/shared/assignment'
+import { assignmentListSchema } from '~~/shared/assignment'
 
 definePageMeta({ whose: 'everybody' })
 
+/** What somebody has to do, what they have set, and the shelf that it is taken from. */
 useHead({ title: 'Exercises · Critica' })
 const session = useSessionStore()
-const { data: list, problem } = useApiData(assignmentListSchema, '/assignments')
-function stateOf({ confirmedAt, handIn }: Assignment): string {
-  if (confirmedAt) return 'confirmed'
-  if (!handIn) return 'not handed in'
-  if (!handIn.checks) return 'being measured'
-  return `${handIn.checks.filter(c => c.passed).length} of ${handIn.checks.length} checks reached`
-}
+const { data: list, problem, refresh } = useApiData(assignmentListSchema, '/assignments')
+const own = computed(() => list.value?.filter(a => a.learner.id === session.person.id && !a.withdrawnAt) ?? [])
+const set = computed(() => list.value?.filter(a => a.learner.id !== session.person.id && !a.withdrawnAt) ?? [])
+const open = computed(() => own.value.filter(a => !a.confirmedAt).length)
+const back = computed(() => set.value.filter(a => a.handIn && !a.confirmedAt && !a.returnedAt).length)
+const line = computed(() => {
+  if (!list.value) return '…'
+  if (teaches(session.person))
+    return back.value
+      ? `${capital(countWord(back.value))} hand-in${back.value === 1 ? ' waits' : 's wait'} for your word.`
+      : 'Nothing waits for your word.'
+  return open.value
+    ? `${capital(countWord(open.value))} exercise${open.value === 1 ? '' : 's'} to do.`
+    : 'No exercise is open.'
+})
 </script>
 
 <template>
-  <div>
-    <h1 class="line">
-      {{
-        !list
-          ? '…'
-          : list.length
-            ? `${capital(countWord(list.length))} exercise${list.length === 1 ? '' : 's'} set.`
-            : 'No exercise is set.'
-      }}
-    </h1>
+  <div class="exercises">
+    <h1 class="line">{{ line }}</h1>
     <p v-if="problem" role="alert">{{ problem }}</p>
-    <ul v-if="list">
-      <li v-for="a in list" :key="a.id">
-        <NuxtLink :to="`/exercises/${a.id}`"
-          ><h2>{{ EXERCISES[a.exercise].title }}</h2></NuxtLink
-        >
-        <p class="words">{{ EXERCISES[a.exercise].trains }}.</p>
-        <p class="quiet">
-          <template v-if="a.learner.id !== session.person.id">{{ a.learner.name }} · </template>due
-          {{ dueWords(a.dueOn) }} · {{ stateOf(a) }}
-        </p>
-      </li>
-    </ul>
+    <OwnExercises v-if="own.length" :exercises="own" />
+    <template v-if="teaches(session.person)">
+      <SetExercises v-if="set.length" :exercises="set" />
+      <LazyExerciseShelf @set="refresh" />
+    </template>
   </div>
 </template>
 
 <style scoped>
+.exercises {
+  display: grid;
+  gap: 26px;
+}
 .line {
-  margin: 20px 0 14px;
+  margin-top: 20px;
   font-size: 23px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  max-width: 720px;
-}
-li {
-  padding: 14px 0;
-  border-bottom: 1px solid var(--line);
-}
-h2 {
-  display: inline;
 }
 </style>

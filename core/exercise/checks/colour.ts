@@ -4,6 +4,10 @@ import { bestFit, HOLDS, type Fit } from '../../measure/harmony/scheme'
 import { turnBetween, wrapDegrees } from '../../numeric/angle'
 import { schemeNamed, type SectorScheme } from '../../wheel/schemes'
 import { checkOf, type Check, type HandInMeasures } from '../exercise'
+import type { Settings } from '../settings'
+
+/** The wheel as a sentence ends with it. */
+export const onWheel = ({ wheel }: Pick<Settings, 'wheel'>): string => `on the ${wheel} wheel`
 
 const NO_COLOUR = 'There is no colour to measure.'
 const fitOf = (name: SectorScheme, { hues }: HandInMeasures): Fit | null =>
@@ -13,11 +17,14 @@ const fitOf = (name: SectorScheme, { hues }: HandInMeasures): Fit | null =>
 export const coverage = (scheme: SectorScheme, within: string): Check =>
   checkOf({
     id: 'coverage',
-    asks: `At least ${percent(HOLDS.coverage)} of the colour lies within ${within} on the painter wheel`,
+    name: 'keeping to the scheme',
+    asks: ({ least }, settings) =>
+      `At least ${percent(least)} of the colour lies within ${within} ${onWheel(settings)}`,
     atLeast: HOLDS.coverage,
-    atMost: 1,
+    top: 1,
     measure: measures => fitOf(scheme, measures)?.coverage ?? 0,
-    say: share => (share === 0 ? NO_COLOUR : `${percent(share)} of the colour lies within ${within}.`)
+    say: share => (share === 0 ? NO_COLOUR : `${percent(share)} of the colour lies within ${within}.`),
+    tip: () => 'Find what lies outside, and mix it toward the nearest colour of the scheme, or toward grey.'
   })
 
 /** Share of the coloured weight of a fit's sectors that the smallest, or the largest, of them holds. */
@@ -36,19 +43,26 @@ const ACCENT = { least: 0.04, most: 0.3 } as const
 export const accent = (scheme: SectorScheme, name: string): Check =>
   checkOf({
     id: 'accent',
-    asks: `The smaller of the two is an accent: between ${percent(ACCENT.least)} and ${percent(ACCENT.most)} of the colour`,
+    name: 'the accent’s share',
+    asks: ({ least, most }) =>
+      `The smaller of the two is an accent: between ${percent(least)} and ${percent(most)} of the colour`,
     atLeast: ACCENT.least,
     atMost: ACCENT.most,
+    top: 1,
     measure: measures => {
       const fit = fitOf(scheme, measures)
       return fit ? shareAmong(fit, 'smallest') : 0
     },
-    say: share =>
-      share < ACCENT.least
+    say: (share, { least, most }) =>
+      share < least
         ? `${name} holds ${percent(share)}: it is hardly there.`
-        : share > ACCENT.most
+        : share > most
           ? `${name} holds ${percent(share)}: the two compete.`
-          : `${name} holds ${percent(share)}: a true accent.`
+          : `${name} holds ${percent(share)}: a true accent.`,
+    tip: (share, { least }) =>
+      share < least
+        ? 'Add it where the eye should stop, in two or three places.'
+        : 'Grey most of it, or paint some of it over.'
   })
 
 /** Where the weight of a sector lies, in degrees of the wheel. */
@@ -71,9 +85,13 @@ const TURN = { least: 135, most: 165 } as const
 /** The two stand a step from facing each other: an opposite is too far, a third of the wheel too near. */
 export const stepOff: Check = checkOf({
   id: 'turn',
-  asks: `The two stand ${TURN.least} to ${TURN.most}° apart on the painter wheel: a step off the opposite`,
+  name: 'a step off',
+  asks: (_, settings) =>
+    `The two stand ${TURN.least} to ${TURN.most}° apart ${onWheel(settings)}: a step off the opposite`,
   atLeast: TURN.least,
   atMost: TURN.most,
+  top: 180,
+  exact: true,
   measure: measures => {
     const fit = fitOf('near-complementary', measures)
     if (!fit || Math.min(...fit.sectors) === 0) return 0
@@ -85,39 +103,45 @@ export const stepOff: Check = checkOf({
       ? 'There is only one colour.'
       : degrees > TURN.most
         ? `They stand ${Math.round(degrees)}° apart: the true opposite.`
-        : `They stand ${Math.round(degrees)}° apart.`
+        : `They stand ${Math.round(degrees)}° apart.`,
+  tip: degrees =>
+    degrees > TURN.most ? 'Mix the accent toward one of its neighbours.' : 'Mix the accent toward the opposite.'
 })
 
 /** Every colour of the scheme is there. @param colours how many, as in "three". */
 export const each = (scheme: SectorScheme, colours: string): Check =>
   checkOf({
     id: 'each',
-    asks: `Each of the ${colours} holds at least ${percent(HOLDS.sector)} of the colour`,
+    name: 'each is there',
+    asks: ({ least }) => `Each of the ${colours} holds at least ${percent(least)} of the colour`,
     atLeast: HOLDS.sector,
-    atMost: 1,
+    top: 1,
     measure: measures => {
       const fit = fitOf(scheme, measures)
       return fit ? shareAmong(fit, 'smallest') : 0
     },
-    say: share =>
-      share < HOLDS.sector
+    say: (share, { least }) =>
+      share < least
         ? `One of the ${colours} is hardly there: ${percent(share)}.`
-        : `The least of them holds ${percent(share)}.`
+        : `The least of them holds ${percent(share)}.`,
+    tip: () => 'Give the missing one a place of its own.'
   })
 
 /** One colour leads. @param least share of the coloured weight, 0–1. */
 export const leads = (scheme: SectorScheme, least: number): Check =>
   checkOf({
     id: 'leads',
-    asks: `One colour leads: at least ${percent(least)} of the colour is its own`,
+    name: 'one leads',
+    asks: bounds => `One colour leads: at least ${percent(bounds.least)} of the colour is its own`,
     atLeast: least,
-    atMost: 1,
+    top: 1,
     measure: measures => {
       const fit = fitOf(scheme, measures)
       return fit ? shareAmong(fit, 'largest') : 0
     },
-    say: share =>
-      share < least ? `The largest holds ${percent(share)}: none leads.` : `One leads with ${percent(share)}.`
+    say: (share, bounds) =>
+      share < bounds.least ? `The largest holds ${percent(share)}: none leads.` : `One leads with ${percent(share)}.`,
+    tip: () => 'Decide which leads, and grey or shrink the others.'
   })
 
 const STEPS = 12
@@ -134,14 +158,17 @@ export function stepsUsed({ hues: { weight, totalWeight } }: HandInMeasures): nu
 export const differentSteps = (atLeast: number, atMost: number): Check =>
   checkOf({
     id: 'steps',
-    asks:
-      atLeast === atMost
-        ? `${atLeast} steps of the wheel hold at least ${percent(STEP_SHARE)} of the colour each`
-        : `Between ${atLeast} and ${atMost} steps of the wheel hold at least ${percent(STEP_SHARE)} of the colour each`,
+    name: 'steps of the wheel',
+    asks: () =>
+      `Between ${atLeast} and ${atMost} steps of the wheel hold at least ${percent(STEP_SHARE)} of the colour each`,
     atLeast,
     atMost,
+    top: STEPS,
+    exact: true,
     measure: stepsUsed,
-    say: found => `${found === 1 ? 'One step is' : `${found} steps are`} there.`
+    say: found => `${found === 1 ? 'One step is' : `${found} steps are`} there.`,
+    tip: found =>
+      found > atMost ? 'Leave a colour out, or mix it into a neighbour.' : 'Mix the ones you have with each other.'
   })
 
 /** Chroma from which a colour is no longer muted: the report's own bound for a vivid one. */
@@ -151,14 +178,18 @@ const STRONG = 0.15
 export const muted = (most: number): Check =>
   checkOf({
     id: 'muted',
-    asks: `At most ${percent(most)} of the picture is vivid`,
+    name: 'how much is vivid',
+    asks: bounds => `At most ${percent(bounds.most)} of the picture is vivid`,
     atMost: most,
+    top: 1,
     measure: ({ planes: { chroma, mask, count } }) => {
       let strong = 0
       for (let i = 0; i < mask.length; i++) if (chroma[i] > STRONG) strong += mask[i]
       return count ? strong / count : 0
     },
-    say: share => (share > most ? `${percent(share)} is vivid.` : `${percent(share)} is vivid: the rest is quiet.`)
+    say: (share, bounds) =>
+      share > bounds.most ? `${percent(share)} is vivid.` : `${percent(share)} is vivid: the rest is quiet.`,
+    tip: () => 'Mix a little of the opposite into what shouts.'
   })
 
 /** Bands of strength that a greyed colour goes through, from grey to its own, in OKLCH chroma. */
@@ -169,8 +200,12 @@ const BAND_SHARE = 0.03
 export const greyed = (atLeast: number): Check =>
   checkOf({
     id: 'greyed',
-    asks: `At least ${atLeast} steps of strength between grey and the colour, each in ${percent(BAND_SHARE)} of the picture`,
+    name: 'steps to grey',
+    asks: () =>
+      `At least ${atLeast} steps of strength between grey and the colour, each in ${percent(BAND_SHARE)} of the picture`,
     atLeast,
+    top: Math.round(STRONG / BAND),
+    exact: true,
     measure: ({ planes: { chroma, mask, count } }) => {
       const bands = new Array<number>(Math.round(STRONG / BAND)).fill(0)
       for (let i = 0; i < mask.length; i++) {
@@ -179,5 +214,6 @@ export const greyed = (atLeast: number): Check =>
       }
       return count ? bands.filter(n => n / count >= BAND_SHARE).length : 0
     },
-    say: found => `${found === 1 ? 'One step is' : `${found} steps are`} there.`
+    say: found => `${found === 1 ? 'One step is' : `${found} steps are`} there.`,
+    tip: () => 'Mix the steps between: half way to grey, and half way again.'
   })

@@ -11,10 +11,13 @@ import { checkOf, type Check } from '../exercise'
 export const range = (least: number): Check =>
   checkOf({
     id: 'range',
-    asks: `The values span at least ${least} steps`,
+    name: 'range',
+    asks: bounds => `The values span at least ${Math.round(bounds.least)} steps`,
     atLeast: least,
+    top: 100,
     measure: ({ report }) => (isMeasured(report.value) ? report.value.range : 0),
-    say: found => `The values span ${Math.round(found)} steps.`
+    say: found => `The values span ${Math.round(found)} steps.`,
+    tip: () => 'Take the darkest dark down, and the lightest light up.'
   })
 
 const BINS = 200
@@ -55,52 +58,62 @@ const STRAY = 5,
 export const masses = (n: number, words: string): Check =>
   checkOf({
     id: 'masses',
-    asks: `At least ${percent(KEPT)} of the picture lies in ${words} values, each within ${STRAY} steps of its own`,
+    name: 'keeping to its values',
+    asks: ({ least }) =>
+      `At least ${percent(least)} of the picture lies in ${words} values, each within ${STRAY} steps of its own`,
     atLeast: KEPT,
-    atMost: 1,
+    top: 1,
     measure: ({ planes }) =>
       Math.min(
         1,
         massesOf(planes, n, STRAY).reduce((sum, m) => sum + m.still, 0)
       ),
-    say: share => (share < KEPT ? `${percent(share)} does: the rest lies between.` : `${percent(share)} does.`)
+    say: (share, { least }) =>
+      share < least ? `${percent(share)} does: the rest lies between.` : `${percent(share)} does.`,
+    tip: () => 'Paint each flat, without blending; what lies between goes to one side or the other.'
   })
 
 /** The masses are told apart. @param least steps of L* between neighbours. */
 export const apart = (n: number, least: number): Check =>
   checkOf({
     id: 'apart',
-    asks: `The ${n === 2 ? 'two' : `${n}`} values lie at least ${least} steps apart`,
+    name: 'how far apart',
+    asks: bounds => `The ${n === 2 ? 'two' : 'three'} values lie at least ${Math.round(bounds.least)} steps apart`,
     atLeast: least,
+    top: 100,
     measure: ({ planes }) => {
       const found = massesOf(planes, n, STRAY)
       return found.length < n ? 0 : Math.min(...found.slice(1).map((m, i) => m.value - found[i].value))
     },
     say: found =>
-      found === 0 ? `There are fewer than ${n} values.` : `The nearest two lie ${Math.round(found)} steps apart.`
+      found === 0 ? `There are fewer than ${n} values.` : `The nearest two lie ${Math.round(found)} steps apart.`,
+    tip: () => 'Push the two that are nearest away from each other.'
   })
 
 /** No mass is a speck. @param least share of the picture, 0–1. */
 export const large = (n: number, least: number): Check =>
   checkOf({
     id: 'large',
-    asks: `Each of them holds at least ${percent(least)} of the picture`,
+    name: 'the smallest mass',
+    asks: bounds => `Each of them holds at least ${percent(bounds.least)} of the picture`,
     atLeast: least,
-    atMost: 1,
+    top: 1,
     measure: ({ planes }) => {
       const found = massesOf(planes, n, STRAY)
       return found.length < n ? 0 : Math.min(...found.map(m => m.share))
     },
-    say: share => `The smallest holds ${percent(share)}.`
+    say: share => `The smallest holds ${percent(share)}.`,
+    tip: () => 'Join small pieces of the smallest into one larger shape.'
   })
 
 /** The steps of a ladder are as far apart as one another. @param most the widest step over the narrowest. */
 export const even = (n: number, most: number): Check =>
   checkOf({
     id: 'even',
-    asks: `Its ${n} steps are even: the widest is at most ${most} times the narrowest`,
-    atLeast: 1,
+    name: 'even steps',
+    asks: bounds => `Its ${n} steps are even: the widest is at most ${bounds.most.toFixed(1)} times the narrowest`,
     atMost: most,
+    top: 100,
     measure: ({ planes }) => {
       const found = massesOf(planes, n, STRAY)
       if (found.length < n) return 100
@@ -108,7 +121,8 @@ export const even = (n: number, most: number): Check =>
       return Math.max(...gaps) / Math.min(...gaps)
     },
     say: ratio =>
-      ratio >= 100 ? `There are fewer than ${n} steps.` : `The widest is ${ratio.toFixed(1)} times the narrowest.`
+      ratio >= 100 ? `There are fewer than ${n} steps.` : `The widest is ${ratio.toFixed(1)} times the narrowest.`,
+    tip: () => 'Begin with the middle one, and halve what is left with half-closed eyes.'
   })
 
 const BAND = 10,
@@ -118,34 +132,44 @@ const BAND = 10,
 export const valueSteps = (atLeast: number): Check =>
   checkOf({
     id: 'values',
-    asks: `At least ${atLeast} steps of value, each in ${percent(BAND_SHARE)} of the picture`,
+    name: 'steps of value',
+    asks: () => `At least ${atLeast} steps of value, each in ${percent(BAND_SHARE)} of the picture`,
     atLeast,
+    top: 100 / BAND,
+    exact: true,
     measure: ({ planes: { value, mask, count } }) => {
       const bands = new Array<number>(100 / BAND).fill(0)
       for (let i = 0; i < mask.length; i++) bands[Math.min(bands.length - 1, Math.floor(value[i] / BAND))] += mask[i]
       return count ? bands.filter(n => n / count >= BAND_SHARE).length : 0
     },
-    say: found => `${found === 1 ? 'One is' : `${found} are`} there.`
+    say: found => `${found === 1 ? 'One is' : `${found} are`} there.`,
+    tip: () => 'Mix the steps that are missing, and find a place for each.'
   })
 
 /** @param most share of the picture that may be black without a colour, 0–1. */
 export const noBlack = (most: number): Check =>
   checkOf({
     id: 'black',
-    asks: `At most ${percent(most)} of the picture is a black without a colour`,
+    name: 'flat black',
+    asks: bounds => `At most ${percent(bounds.most)} of the picture is a black without a colour`,
     atMost: most,
+    top: 1,
     measure: ({ report }) => (isMeasured(report.value) ? report.value.nearBlack : 0),
-    say: share => (share > most ? `${percent(share)} is: mix those darks.` : `${percent(share)} is.`)
+    say: share => `${percent(share)} is.`,
+    tip: () => 'Mix those darks from two opposites, and let them lean warm or cool.'
   })
 
 /** There are darks all the same. @param most L* of the darkest. */
 export const dark = (most: number): Check =>
   checkOf({
     id: 'dark',
-    asks: `The darkest lies under ${most}`,
+    name: 'the darkest',
+    asks: bounds => `The darkest lies under ${Math.round(bounds.most)}`,
     atMost: most,
+    top: 100,
     measure: ({ report }) => (isMeasured(report.value) ? report.value.darkest : 100),
-    say: found => `The darkest lies at ${Math.round(found)}.`
+    say: found => `The darkest lies at ${Math.round(found)}.`,
+    tip: () => 'Mix it darker: less white, and more of the darker of the two opposites.'
   })
 
 /** The darkest quarter is searched for warm and cool. */
@@ -155,9 +179,10 @@ const DARKS = 0.25
 export const warmAndCoolDarks = (least: number): Check =>
   checkOf({
     id: 'both',
-    asks: `Of the darkest quarter at least ${percent(least)} is warm, and as much is cool`,
+    name: 'warm and cool darks',
+    asks: bounds => `Of the darkest quarter at least ${percent(bounds.least)} is warm, and as much is cool`,
     atLeast: least,
-    atMost: 1,
+    top: 1,
     measure: ({ planes: { value, values, a, b, mask } }) => {
       // Values are counted in steps: what lies in the same step is as dark.
       const bound = percentile(values, DARKS) + values.step / 2
@@ -174,8 +199,9 @@ export const warmAndCoolDarks = (least: number): Check =>
       }
       return all ? Math.min(warm, cool) / all : 0
     },
-    say: share =>
-      share < least
+    tip: () => 'Let some darks lean to brown or red, and others to blue.',
+    say: (share, bounds) =>
+      share < bounds.least
         ? `The rarer of both is ${percent(share)} of them.`
         : `Both are there: the rarer is ${percent(share)} of them.`
   })

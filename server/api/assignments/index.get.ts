@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
-import { listAssignments } from '../../services/assignments'
+import { listAssignments } from '../../services/exercises/listing'
 
 export default route('account', ({ account }) => listAssignments(account))

@@ -1,24 +1,14 @@
-import { handInSchema, PICTURE_LIMITS } from '../../../shared/submission'
+import { handInSchema } from '../../../shared/submission'
 import { AppError } from '../../../shared/errors'
 import { check } from '../../http/check'
-import { withForm } from '../../http/form'
+import { PICTURE_FORM, PICTURE_FORM_MS, withForm } from '../../http/form'
 import { route } from '../../http/route'
 import { handIn } from '../../services/handing-in'
-
-const FORM = {
-  files: ['picture', 'reference'],
-  fileBytes: PICTURE_LIMITS.bytes,
-  fields: 20,
-  fieldBytes: 4096,
-  tooLong: 'The file is larger than 25 MB.'
-} as const
-/** A slow line, and a queue before the picture is looked at. */
-const LIMIT_MS = 10 * 60_000
 
 export default route(
   'learner',
   ({ event, account }) =>
-    withForm(event, FORM, async ({ words, files }) => {
+    withForm(event, PICTURE_FORM, async ({ words, files }) => {
       const picture = files.get('picture')
       if (!picture) throw new AppError('invalid', 'The picture is missing.')
       return {
@@ -29,5 +19,5 @@ export default route(
         })
       }
     }),
-  { limitMs: LIMIT_MS }
+  { limitMs: PICTURE_FORM_MS }
 )

@@ -29,7 +29,7 @@ export function linesReading(
     station: 'edges',
     verdict: 'look',
     why: WHY.lines,
-    trains: [],
+    trains: ['two-values'],
     sentence: soft
       ? `Thin dark lines carry a good part of the contrast, ${percent(lineDependence)}.`
       : `Thin dark lines carry ${percent(lineDependence)} of the contrast: form is drawn where it could be turned by value.`,
@@ -97,7 +97,7 @@ export function symmetryReading(
     station: 'edges',
     verdict: 'look',
     why: WHY.symmetry,
-    trains: [],
+    trains: ['framing'],
     sentence: `The picture nearly mirrors itself: its halves are ${percent(symmetry)} alike.`,
     evidence: { name: 'mirrored' },
     weight: 0.2
@@ -112,7 +112,7 @@ export function horizonReading({ horizon }: CompositionSection, standards: House
     station: 'edges',
     verdict: halved ? 'look' : 'works',
     why: WHY.horizon,
-    trains: [],
+    trains: ['framing'],
     sentence: halved
       ? `A division from side to side cuts the picture in half, at ${percent(horizon)} of its height.`
       : `The picture is divided ${horizon < 0.5 ? 'above' : 'below'} its middle, at ${percent(horizon)} of the height from the top.`,

@@ -76,7 +76,7 @@ export function intendedReading(focus: FocusSection): Reading | null {
     id: 'focus.intended',
     station: 'focus',
     why: WHY.intended,
-    trains: [],
+    trains: ['studies-first', 'framing'],
     evidence: { name: 'attention' },
     points: numbered(peaks)
   } as const

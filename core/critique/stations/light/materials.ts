@@ -55,7 +55,7 @@ export function materialReadings({ materials }: LightSection, standards: HouseSt
       station: 'light',
       verdict: 'works',
       why: WHY.one,
-      trains: [],
+      trains: ['shadow-colour'],
       sentence: `One light holds all: ${list(measured.map(m => m.name))} agree.`
     })
   }
@@ -66,7 +66,7 @@ export function materialReadings({ materials }: LightSection, standards: HouseSt
       station: 'light',
       verdict: 'look',
       why: WHY_DARKER,
-      trains: [],
+      trains: ['shadow-colour'],
       sentence: `${named(list(dead.map(m => m.name)))}: the shadow is only darker, not turned toward the surroundings.`
     })
   }

@@ -24,7 +24,7 @@ export function referenceReading(own: ValueSection, reference: ValueSection): Re
     station: 'values',
     verdict: off.length === 0 ? 'works' : off.length === 1 ? 'look' : 'fix',
     why: WHY,
-    trains: [],
+    trains: ['from-reference'],
     sentence:
       off.length === 0
         ? `The values hold the reference's: range ${steps(own.range)}, ${steps(reference.range)} there.`

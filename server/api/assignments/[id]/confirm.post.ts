@@ -1,7 +1,12 @@
+import { confirmInputSchema } from '../../../../shared/assignment'
+import { readJson } from '../../../http/body'
+import { check } from '../../../http/check'
 import { idParam, route } from '../../../http/route'
-import { confirmAssignment } from '../../../services/assignments'
+import { answerHandIn } from '../../../services/exercises/setting'
 
+/** What came back is accepted, also against its checks, or asked for again. */
 export default route('instructor', async ({ event, account }) => {
-  await confirmAssignment(account, idParam(event), new Date())
+  const input = check(confirmInputSchema, (await readJson(event)) ?? {})
+  await answerHandIn(account, idParam(event), { ...input, now: new Date() })
   return {}
 })

@@ -4,7 +4,6 @@ import { idParam, route } from '../../../http/route'
 import { assignExercise } from '../../../services/critiques'
 
 export default route('staff', async ({ event, account }) => {
-  const { exercise, dueOn } = await body(event, assignInputSchema)
-  await assignExercise(account, idParam(event), { exercise, dueOn })
+  await assignExercise(account, idParam(event), await body(event, assignInputSchema))
   return {}
 })

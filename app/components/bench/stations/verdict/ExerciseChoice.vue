@@ -18,7 +18,7 @@ const exercises = [
 /** What this learner was set before, the latest first. */
 const before = computed(() =>
   (assignments.value ?? [])
-    .filter(a => a.learner.id === bench.piece.learner.id && a.fromSubmissionId !== bench.piece.id)
+    .filter(a => a.learner.id === bench.piece.learner.id && a.from?.submissionId !== bench.piece.id)
     .sort((p, q) => q.id - p.id)
     .map(a => a.exercise)
 )

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { z } from 'zod'
+import { nameOfLinear } from '~~/core/colour/names'
+import { linearOfHex } from '~~/core/colour/srgb'
+import type { Assignment } from '~~/shared/assignment'
+import type { KeptSheet } from '~~/shared/worksheet'
+
+/** One sheet as it was read: each box as wanted and as painted, and one word to try. */
+const props = defineProps<{ kept: KeptSheet; assignment: Assignment; own: boolean }>()
+const emit = defineEmits<{ changed: [] }>()
+const path = `/assignments/${props.assignment.id}/sheets/${props.kept.id}`
+const boxes = computed(() => props.kept.sheet.boxes)
+const MARKS = { right: 'right', near: 'near', off: 'off' } as const
+const counts = computed(() => {
+  const of = (v: keyof typeof MARKS): number => boxes.value.filter(b => b.verdict === v).length
+  return `${of('right')} right, ${of('near')} near, ${of('off')} off`
+})
+const disputeOf = (box: string): string => props.kept.disputes.find(d => d.box === box)?.word ?? ''
+const disputing = ref<string | null>(null),
+  word = ref('')
+const { problem, busy, act } = useAct()
+async function send(to: string, method: 'POST' | 'PUT', body?: object) {
+  if (await act(() => api(z.object({}), `${path}${to}`, { method, body }))) {
+    disputing.value = null
+    emit('changed')
+  }
+}
+function begin(box: string) {
+  disputing.value = box
+  word.value = disputeOf(box)
+}
+const said = (hex: string): string => nameOfLinear(linearOfHex(hex)).said
+</script>
+
+<template>
+  <article class="read">
+    <a :href="`/api${path}/picture`" target="_blank"
+      ><img :src="`/api${path}/picture`" alt="The photograph of the sheet" loading="lazy"
+    /></a>
+    <div class="side">
+      <h2>
+        {{ counts }} <span class="quiet">· read {{ dayWords(kept.readAt) }}</span>
+      </h2>
+      <p v-for="doubt in kept.sheet.doubts" :key="doubt" role="status">{{ doubt }}</p>
+      <ul>
+        <li v-for="box in boxes" :key="box.name" :data-box="box.name">
+          <span class="patches" aria-hidden="true"
+            ><i :style="{ background: box.wanted }" /><i :style="{ background: box.measured }"
+          /></span>
+          <span>
+            <b :class="box.verdict">{{ MARKS[box.verdict] }}</b> {{ box.label }}
+            <template v-if="box.word === 'empty'">· not painted</template>
+            <template v-else>
+              <span class="quiet">wanted {{ said(box.wanted) }}, is {{ said(box.measured) }}</span>
+              <template v-if="box.word"> · {{ box.word }}</template>
+            </template>
+            <span v-if="box.doubt" class="quiet"> ({{ box.doubt }})</span>
+            <span v-if="disputeOf(box.name)" class="words"> “{{ disputeOf(box.name) }}”</span>
+            <button
+              v-if="own && !kept.confirmedAt && box.verdict !== 'right' && disputing !== box.name"
+              class="word-link"
+              @click="begin(box.name)"
+            >
+              {{ disputeOf(box.name) ? 'change that' : 'I see it otherwise' }}
+            </button>
+          </span>
+          <form
+            v-if="disputing === box.name"
+            class="dispute"
+            @submit.prevent="send('/dispute', 'PUT', { box: box.name, word })"
+          >
+            <v-text-field v-model="word" :label="`What you see in ${box.label}`" maxlength="300" autofocus />
+            <v-btn type="submit" size="small" :loading="busy">Say it</v-btn>
+          </form>
+        </li>
+      </ul>
+      <p v-if="problem" role="alert">{{ problem }}</p>
+      <p v-if="kept.confirmedAt" class="words">Confirmed on {{ dayWords(kept.confirmedAt) }}.</p>
+      <v-btn v-else-if="!own" color="primary" variant="flat" :loading="busy" @click="send('/confirm', 'POST')"
+        >Confirm the sheet</v-btn
+      >
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.read {
+  display: grid;
+  grid-template-columns: 340px minmax(0, 1fr);
+  gap: 28px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+  align-items: start;
+}
+img {
+  width: 100%;
+}
+.side {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  width: 100%;
+  columns: 2 320px;
+  column-gap: 28px;
+}
+li {
+  display: grid;
+  grid-template-columns: 58px minmax(0, 1fr);
+  gap: 10px;
+  padding: 4px 0;
+  break-inside: avoid;
+}
+.patches {
+  display: flex;
+  height: 28px;
+}
+.patches i {
+  flex: 1;
+}
+b {
+  display: inline-block;
+  min-width: 38px;
+}
+.right {
+  font-weight: 400;
+}
+.off {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.dispute {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.dispute > :first-child {
+  flex: 1;
+}
+@media (max-width: 700px) {
+  .read {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

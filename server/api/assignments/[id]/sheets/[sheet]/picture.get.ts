@@ -1,0 +1,7 @@
+import { idParam, route } from '../../../../../http/route'
+import { sendPicture } from '../../../../../http/picture'
+import { sheetPicture } from '../../../../../services/exercises/worksheets'
+
+export default route('account', async ({ event, account }) =>
+  sendPicture(event, await sheetPicture(account, idParam(event), idParam(event, 'sheet')))
+)

@@ -1,0 +1,71 @@
+/** What a learner does with an exercise before handing it in: a plan, and work in progress checked privately. */
+import { nothingKnown } from '../../../core/critique/piece/known'
+import type { Plan } from '../../../core/exercise/plan'
+import type { Account } from '../../../shared/account'
+import type { Study } from '../../../shared/assignment'
+import { AppError } from '../../../shared/errors'
+import { findAnswerPicture, insertStudy, listStudies } from '../../db/answers'
+import * as rows from '../../db/assignments'
+import { insertBlob } from '../../db/pictures'
+import { db, transaction } from '../../db/pool'
+import { measureStored } from '../../work/workers'
+import { ownAssignment, visibleAssignment } from '../access'
+import { blobsOf, keepPicture, takeApart } from '../handing-in'
+import { remeasure } from './setting'
+
+export async function writePlan(account: Account, id: number, plan: Plan): Promise<void> {
+  const assignment = await ownAssignment(account, id)
+  await rows.updatePlan(db(), id, plan)
+  await remeasure(assignment)
+}
+
+/** Studies kept for one exercise, at most: each is a whole picture. */
+const MOST_STUDIES = 40
+
+/** Checks a work in progress: only its learner sees it and what was found. It is kept, and counts as a study. */
+export async function checkPrivately(
+  account: Account,
+  id: number,
+  files: { readonly picture: string; readonly reference: string | null }
+): Promise<Study> {
+  const { exercise, settings, plan, studies } = await ownAssignment(account, id)
+  if (studies >= MOST_STUDIES) throw new AppError('invalid', `There are ${MOST_STUDIES} studies already: hand one in.`)
+  const who = `${account.id}`
+  const picture = await takeApart(files.picture, 'The picture', who),
+    reference = files.reference ? await takeApart(files.reference, 'The reference', who) : null
+  const { checks } = await measureStored(
+    {
+      display: picture.display.bytes,
+      reference: reference?.display.bytes ?? null,
+      source: picture.source,
+      known: nothingKnown(settings.wheel),
+      exercise: { key: exercise, settings, plan, studies }
+    },
+    who
+  )
+  const blobs = (await blobsOf(picture)).sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
+  return transaction(async connection => {
+    for (const blob of blobs) await insertBlob(connection, blob)
+    const pictureId = await keepPicture(connection, picture)
+    await insertStudy(connection, { assignmentId: id, pictureId, checks: checks ?? [] })
+    return (await listStudies(connection, id))[0]!
+  })
+}
+
+/** Only their learner's to see. @throws AppError not-found. */
+async function own(account: Account, id: number): Promise<void> {
+  const { learner } = await visibleAssignment(account, id)
+  if (learner.id !== account.id) throw new AppError('not-found', 'There is nothing here, or it is not yours to see.')
+}
+
+export async function studiesOf(account: Account, id: number): Promise<Study[]> {
+  await own(account, id)
+  return listStudies(db(), id)
+}
+
+export async function studyPicture(account: Account, id: number, studyId: number): Promise<string> {
+  await own(account, id)
+  const found = await findAnswerPicture(db(), 'studies', { id: studyId, assignmentId: id })
+  if (!found) throw new AppError('not-found', 'There is no such study.')
+  return found
+}

@@ -1,0 +1,82 @@
+/** Worksheets as a document: a page each, and for the instructor a key with every box's wanted colour. */
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { nameOfLinear } from '../../../core/colour/names'
+import { convertLinearToLab } from '../../../core/colour/lab'
+import { linearOfHex } from '../../../core/colour/srgb'
+import { worksheetOf } from '../../../core/exercise/worksheet/layout'
+import { worksheetSvg } from '../../../core/exercise/worksheet/svg'
+import type { Box, Paper, Worksheet } from '../../../core/exercise/worksheet/worksheet'
+import { positionOn, stepAt } from '../../../core/wheel/wheel'
+import type { WheelName } from '../../../core/wheel/steps'
+import { writePdf } from '../pdf'
+import { typeset } from '../sheet/fonts'
+
+export type WorksheetAsked = Parameters<typeof worksheetOf>[0]
+/** @property answers the instructor's key instead of sheets to fill. */
+export interface WorksheetsRequest {
+  readonly sheets: readonly WorksheetAsked[]
+  readonly answers: boolean
+}
+
+const POINTS = 72 / 25.4
+const PAGE: Readonly<Record<Paper, 'A4' | 'LETTER'>> = { a4: 'A4', letter: 'LETTER' }
+const QUIET = '#5e5e5e'
+
+const page = (sheet: Worksheet, answers: boolean, first: boolean): Content => ({
+  svg: worksheetSvg(sheet, answers),
+  width: sheet.width * POINTS,
+  absolutePosition: { x: 0, y: 0 },
+  ...(first ? {} : { pageBreak: 'before' as const })
+})
+
+/** What a box is to be, in figures and in words. */
+function wantedOf({ label, row, wanted: { hex } }: Box, wheel: WheelName): string[] {
+  const linear = linearOfHex(hex),
+    position = positionOn(wheel, linear)
+  return [
+    `${row + 1}`,
+    label,
+    `${Math.round(convertLinearToLab(linear)[0])}`,
+    position === null ? 'none' : `${Math.round(position)}°, ${stepAt(wheel, position)}`,
+    nameOfLinear(linear).said
+  ]
+}
+
+function keyTable(sheet: Worksheet): Content {
+  const cell = (text: string, color = '#222222'): Content => typeset(text, 'Sans', { fontSize: 8.5, color })
+  const head = ['row', 'box', 'L*', `hue on the ${sheet.settings.wheel} wheel`, 'in words'].map(t => cell(t, QUIET))
+  return {
+    pageBreak: 'before',
+    margin: [42, 42, 42, 42],
+    stack: [
+      typeset('What each box is to be', 'Serif', { fontSize: 15, margin: [0, 0, 0, 8] }),
+      {
+        table: {
+          headerRows: 1,
+          widths: [24, 110, 30, 150, '*'],
+          body: [head, ...sheet.boxes.map(box => wantedOf(box, sheet.settings.wheel).map(t => cell(t)))]
+        },
+        layout: 'lightHorizontalLines'
+      }
+    ]
+  }
+}
+
+/** @returns the document as pdfmake takes it. */
+export function worksheetsDocument({ sheets, answers }: WorksheetsRequest): TDocumentDefinitions {
+  const laid = sheets.map(worksheetOf)
+  return {
+    pageSize: PAGE[laid[0]!.paper],
+    pageMargins: 0,
+    info: { title: laid.length === 1 ? laid[0]!.lines[0]!.text : 'Worksheets' },
+    defaultStyle: { font: 'Sans', fontSize: 9 },
+    content: laid.flatMap((sheet, i) => [
+      page(sheet, answers, i === 0),
+      ...(answers && sheet.boxes.length ? [keyTable(sheet)] : [])
+    ])
+  }
+}
+
+/** @param fonts folder of the font files. */
+export const printWorksheets = (request: WorksheetsRequest, fonts: string): Promise<Buffer> =>
+  writePdf(worksheetsDocument(request), fonts)
