@@ -87,6 +87,18 @@ async function aWholeCritique(file: Buffer): Promise<number> {
   await learner.json('POST', `/submissions/${id}/question`, { question: `Which ${WORDS}?` })
   await instructor.json('PUT', `/submissions/${id}/answer`, { answer: `The ${WORDS} left.` })
   const [assignment] = (await (await learner.fetch('/assignments')).json()) as { id: number }[]
+  await learner.json('PUT', `/assignments/${assignment!.id}/plan`, {
+    subject: `${WORDS} at noon`,
+    goal: '',
+    scheme: 'complementary',
+    hue: 240,
+    amounts: [0.6, 0.3, 0.1]
+  })
+  const study = new FormData()
+  study.append('picture', new Blob([new Uint8Array(await noise(60))]), 'study.png')
+  expect((await learner.fetch(`/assignments/${assignment!.id}/studies`, { method: 'POST', body: study })).status).toBe(
+    200
+  )
   await learner.handIn(await noise(40), {
     classId: `${classId}`,
     title: `${WORDS} again`,

@@ -79,4 +79,10 @@ const shown = computed(() => props.headings.filter(h => width.value >= h.from))
 .open-table :deep(td) {
   font-size: 14px;
 }
+.open-table :deep(th) {
+  overflow-wrap: normal;
+}
+.open-table :deep(td:first-child) {
+  min-width: 150px;
+}
 </style>

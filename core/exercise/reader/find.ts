@@ -10,7 +10,7 @@ import { cornerMarkers } from '../worksheet/layout'
 import { PAPERS, type Paper } from '../worksheet/worksheet'
 
 /** Long edges that are looked at in turn: markers are found best where a module is a few pixels wide. */
-const EDGES = [1200, 2000, 800] as const
+const EDGES = [1200, 2000, 800, 560] as const
 /** Of 36 bits. Markers of the dictionary differ in 12 and more, so that five wrong ones are still told apart. */
 const WRONG_BITS = 5
 
@@ -28,7 +28,27 @@ export interface FoundSheet {
   readonly off: number
 }
 
+/** @property markers by corner; null where one is not seen. */
+interface SheetMarkers {
+  readonly paper: Paper
+  readonly markers: readonly (Found | null)[]
+}
+
 const LAST_ID = 4 * PAPERS.length - 1
+
+/** Light in the photograph that becomes white, and its least: a marker in dim light has the contrast of one in good light. */
+const BRIGHT = 0.97,
+  FAINTEST = 60
+
+/** Brightened until the paper is white. @param data RGBA, unchanged. */
+function stretched(data: Uint8ClampedArray): Uint8ClampedArray {
+  const counts = new Uint32Array(256)
+  for (let i = 1; i < data.length; i += 4) counts[data[i]]++
+  let top = 255
+  for (let left = (1 - BRIGHT) * (data.length / 4); top > FAINTEST && left >= counts[top]; top--) left -= counts[top]
+  const brighter = Uint8ClampedArray.from({ length: 256 }, (_, v) => (255 * v) / top)
+  return data.map((v, i) => (i % 4 === 3 ? 255 : brighter[v]))
+}
 
 function detect(photo: Raster, edge: number): Found[] {
   const size = fitWithin(photo.width, photo.height, edge),
@@ -36,7 +56,7 @@ function detect(photo: Raster, edge: number): Found[] {
   const small = scale === 1 ? photo : reduceTo({ ...photo, channels: 4 }, size.width, size.height)
   const detector = new aruco.AR.Detector({ dictionaryName: MARKER_DICTIONARY, maxHammingDistance: WRONG_BITS })
   return detector
-    .detect({ width: small.width, height: small.height, data: small.data })
+    .detect({ width: small.width, height: small.height, data: stretched(small.data) })
     .filter(m => m.id <= LAST_ID)
     .map(m => ({ id: m.id, corners: m.corners.map(c => ({ x: (c.x + 0.5) * scale, y: (c.y + 0.5) * scale })) }))
 }
@@ -64,58 +84,71 @@ function joined(known: readonly Found[], more: readonly Found[]): Found[] {
   return out
 }
 
+/** Three corners of a sheet decide it as well: a thumb may lie on the fourth. */
+const ENOUGH = 3
+
 /** Markers of one sheet: each sheet's first marker says about where its others are, and the nearest of their kind are taken. */
-function group(found: readonly Found[]): { paper: Paper; four: Found[] }[] {
+function group(found: readonly Found[]): SheetMarkers[] {
   const left = new Set(found),
-    sheets: { paper: Paper; four: Found[] }[] = []
+    sheets: SheetMarkers[] = []
   const offers = PAPERS.flatMap(paper => {
     const printed = cornerMarkers(paper)
-    return found
-      .filter(m => m.id === printed[0].id)
-      .flatMap(first => {
-        const map = homographyOf(cornersOf(printed[0]), first.corners)
-        if (!map) return []
-        const others = printed.slice(1).map(marker => {
-          const expected = through(map, centreOf(cornersOf(marker)))
-          const near = found
-            .filter(m => m.id === marker.id)
-            .map(m => ({ m, away: distance(centreOf(m.corners), expected) }))
-          return near.sort((p, q) => p.away - q.away)
+    return printed.flatMap(from =>
+      found
+        .filter(m => m.id === from.id)
+        .flatMap(first => {
+          const map = homographyOf(cornersOf(from), first.corners)
+          if (!map) return []
+          const size = distance(first.corners[0], first.corners[2])
+          const near = printed.map(marker => {
+            if (marker === from) return { m: first, away: 0 }
+            const expected = through(map, centreOf(cornersOf(marker)))
+            return found
+              .filter(m => m.id === marker.id)
+              .map(m => ({ m, away: distance(centreOf(m.corners), expected) / size }))
+              .sort((p, q) => p.away - q.away)[0]
+          })
+          const markers = near.map(n => n?.m ?? null),
+            seen = near.filter(n => n !== undefined)
+          return seen.length < ENOUGH
+            ? []
+            : [{ paper, markers, rank: 100 * (4 - seen.length) + seen.reduce((sum, n) => sum + n.away, 0) }]
         })
-        if (others.some(o => o.length === 0)) return []
-        return [
-          { paper, four: [first, ...others.map(o => o[0].m)], away: others.reduce((sum, o) => sum + o[0].away, 0) }
-        ]
-      })
+    )
   })
-  for (const { paper, four } of offers.sort((p, q) => p.away - q.away)) {
-    if (!four.every(m => left.has(m))) continue
-    four.forEach(m => left.delete(m))
-    sheets.push({ paper, four })
+  for (const { paper, markers } of offers.sort((p, q) => p.rank - q.rank)) {
+    const own = markers.filter(m => m !== null)
+    if (!own.every(m => left.has(m))) continue
+    own.forEach(m => left.delete(m))
+    sheets.push({ paper, markers })
   }
   return sheets
 }
 
-function mapOf(photo: Raster, paper: Paper, four: readonly Found[]): FoundSheet | null {
-  const finer = four.map(m => refineCorners(photo, m.corners))
-  const printed = cornerMarkers(paper).flatMap(cornersOf),
-    seen = finer.flatMap(f => f.corners)
+function mapOf(photo: Raster, { paper, markers }: SheetMarkers): FoundSheet | null {
+  const pairs = cornerMarkers(paper).flatMap((printed, i) => {
+    const found = markers[i]
+    return found ? [{ printed: cornersOf(printed), ...refineCorners(photo, found.corners) }] : []
+  })
+  const printed = pairs.flatMap(p => p.printed),
+    seen = pairs.flatMap(p => p.corners)
   const map = homographyOf(printed, seen)
   if (!map) return null
   const off = printed.reduce((sum, p, i) => sum + distance(through(map, p), seen[i]), 0) / printed.length
-  return { paper, map, off, blur: Math.max(...finer.map(f => f.blur)) }
+  return { paper, map, off, blur: Math.max(...pairs.map(p => p.blur)) }
 }
 
-/** @returns the sheets of a photograph, none where not all four corners of one are seen. */
+/** @returns the sheets of a photograph, none where fewer than three corners of one are seen. */
 export function findSheets(photo: Raster): FoundSheet[] {
   let found: Found[] = [],
-    sheets: { paper: Paper; four: Found[] }[] = []
+    sheets: SheetMarkers[] = []
   for (const edge of EDGES) {
     found = joined(found, detect(photo, edge))
     sheets = group(found)
-    if (sheets.length > 0 && 4 * sheets.length === found.length) break
+    if (sheets.length > 0 && sheets.every(s => s.markers.every(m => m !== null)) && 4 * sheets.length === found.length)
+      break
   }
-  return sheets.flatMap(({ paper, four }) => mapOf(photo, paper, four) ?? [])
+  return sheets.flatMap(sheet => mapOf(photo, sheet) ?? [])
 }
 
 /** The same by hand: the outer corners of the four markers, clockwise from the sheet's top left, pixels. */

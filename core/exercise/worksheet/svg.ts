@@ -54,8 +54,13 @@ function codeSvg(text: string, { x, y, w }: Place): string {
   return `<path d="${dark.join('')}" fill="#000000"/>`
 }
 
+/** Letters that the printed document's latin files have not stand in the extended ones. */
+const EXTENDED = /[\u0100-\u0130\u0132-\u0151\u0154-\u024f]+/g
+const inFiles = (text: string, family: string): string =>
+  escaped(text).replace(EXTENDED, run => `<tspan font-family="${family}Extended">${run}</tspan>`)
+
 function textSvg({ x, y, size, text, family, middle }: Line, fill = INK): string {
-  return `<text x="${n(x)}" y="${n(y)}" font-family="${family}" font-size="${n(size * MM_OF_POINT)}" fill="${fill}"${middle ? ' text-anchor="middle"' : ''}>${escaped(text)}</text>`
+  return `<text x="${n(x)}" y="${n(y)}" font-family="${family}" font-size="${n(size * MM_OF_POINT)}" fill="${fill}"${middle ? ' text-anchor="middle"' : ''}>${inFiles(text, family)}</text>`
 }
 
 /** Twelve sectors with their names; a line points at each colour of the scheme. */

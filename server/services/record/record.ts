@@ -1,8 +1,10 @@
 /** One person's whole record, as a zip of open formats. */
 import { writeFile } from 'node:fs/promises'
 import type { Account } from '../../../shared/account'
+import type { Assignment } from '../../../shared/assignment'
 import type { Critique } from '../../../shared/critique'
 import type { PieceFacts } from '../../../shared/submission'
+import { findAnswerPicture, listReadSheets, listStudies } from '../../db/answers'
 import { listAuditOf } from '../../db/audit'
 import { listClassesOf } from '../../db/classes'
 import { listMailTo } from '../../db/outbox'
@@ -38,18 +40,45 @@ const ENDING: Readonly<Record<string, string>> = {
   'image/tiff': 'tif'
 }
 
+/** Keeps a picture's bytes aside under their hash. @returns its part, or null where there is none. */
+async function blobPart(
+  hash: string | null,
+  { name, scratch }: { readonly name: string; readonly scratch: () => string }
+): Promise<RecordPart | null> {
+  const blob = hash && (await findBlob(db(), hash))
+  if (!blob) return null
+  const file = scratch()
+  await writeFile(file, blob.bytes)
+  return { name: `${name}.${ENDING[blob.mediaType] ?? 'bin'}`, content: { file } }
+}
+
+/** What was photographed for an exercise: studies that nobody else ever saw, filled worksheets with what was read. */
+async function exerciseParts(exercise: Assignment, scratch: () => string): Promise<RecordPart[]> {
+  const folder = `exercises/${exportFileName(exercise.exercise, String(exercise.id))}`,
+    of = { assignmentId: exercise.id }
+  const [studies, sheets] = await Promise.all([listStudies(db(), exercise.id), listReadSheets(db(), exercise.id)])
+  if (studies.length + sheets.length === 0) return []
+  const pictures = await Promise.all([
+    ...studies.map(async ({ id }) =>
+      blobPart(await findAnswerPicture(db(), 'studies', { id, ...of }), { name: `${folder}/study-${id}`, scratch })
+    ),
+    ...sheets.map(async ({ id }) =>
+      blobPart(await findAnswerPicture(db(), 'read_sheets', { id, ...of }), { name: `${folder}/sheet-${id}`, scratch })
+    )
+  ])
+  return [
+    ...pictures.filter(p => p !== null),
+    { name: `${folder}/answers.json`, content: { text: json({ studies, sheets }) } }
+  ]
+}
+
 /** Writes one size of a picture aside. @returns its part, or null where there is none. */
 async function picturePart(
   id: number,
   size: PictureSize | 'reference',
   { name, scratch }: { readonly name: string; readonly scratch: () => string }
 ): Promise<RecordPart | null> {
-  const hash = await findPictureHash(db(), id, size),
-    blob = hash && (await findBlob(db(), hash))
-  if (!blob) return null
-  const file = scratch()
-  await writeFile(file, blob.bytes)
-  return { name: `${name}.${ENDING[blob.mediaType] ?? 'bin'}`, content: { file } }
+  return blobPart(await findPictureHash(db(), id, size), { name, scratch })
 }
 
 /** What of a piece its maker may read. */
@@ -103,11 +132,13 @@ export async function takeRecord(account: Account, personId: number): Promise<{ 
       pieces.push(made.entry)
       parts.push(...made.parts)
     }
+    const exercises = (await listAssignments(who)).filter(a => a.learner.id === personId)
+    for (const exercise of exercises) parts.push(...(await exerciseParts(exercise, scratch)))
     const classes = await listClassesOf(db(), personId)
     const record = {
       account: who,
       classes: classes.map(({ name, role }) => ({ name, role })),
-      exercises: (await listAssignments(who)).filter(a => a.learner.id === personId),
+      exercises,
       mail: await listMailTo(db(), personId),
       trail: await listAuditOf(db(), personId)
     }

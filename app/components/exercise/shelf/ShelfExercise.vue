@@ -35,7 +35,7 @@ const PAPERS = [
     <div class="side">
       <LazySetForm :exercise="exercise" @set="emit('set')" />
       <figure>
-        <img :src="sheet('as=svg')" :alt="`The worksheet of ${what.title}`" />
+        <WorksheetPicture :src="sheet('as=svg')" :label="`The worksheet of ${what.title}`" class="sheet" />
         <figcaption class="word-row">
           <a
             v-for="[name, paper] in PAPERS"
@@ -77,8 +77,8 @@ const PAPERS = [
 summary {
   cursor: pointer;
 }
-img {
-  width: 100%;
+
+.sheet {
   border: 1px solid var(--line);
 }
 figcaption {

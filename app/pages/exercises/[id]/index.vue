@@ -41,7 +41,7 @@ const verdict = computed(() => {
         :src="`/api/submissions/${assignment.handIn.submissionId}/picture/display`"
         alt="The picture handed in"
       />
-      <img v-else :src="`/api/assignments/${id}/worksheet?as=svg`" alt="The worksheet" class="sheet" />
+      <WorksheetPicture v-else :src="`/api/assignments/${id}/worksheet?as=svg`" label="The worksheet" class="sheet" />
     </div>
     <div class="text">
       <h1>{{ exercise.title }}</h1>
@@ -106,7 +106,7 @@ img {
   max-height: 76vh;
 }
 .sheet {
-  background: var(--l100);
+  width: min(100%, calc(76vh * 210 / 297));
 }
 .text {
   display: grid;
@@ -130,7 +130,11 @@ h2 {
 }
 @media (max-width: 900px) {
   .exercise {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  /* What is to be done comes before the sheet that it can be printed from. */
+  .wall:has(.sheet) {
+    order: 1;
   }
 }
 @media (max-width: 600px) {

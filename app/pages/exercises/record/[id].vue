@@ -22,12 +22,12 @@ const HEADINGS = [
   { key: 'confirmed', title: 'Confirmed', from: 0, align: 'end' as const }
 ]
 const line = computed(() => {
-  const worst = record.value?.missed[0]
   if (!record.value) return '…'
-  if (!record.value.learners.length) return 'Nothing is set in this class yet.'
-  return worst
-    ? `Missed most: ${worst.name}, ${worst.missed} of ${worst.of} in ${exerciseOf(worst.exercise).title.toLowerCase()}.`
-    : 'Every check of what came back is reached.'
+  const of = (key: 'set' | 'handedIn' | 'confirmed'): number =>
+    record.value!.learners.reduce((sum, l) => sum + l[key], 0)
+  return of('set')
+    ? `${capital(countWord(of('handedIn')))} of ${countWord(of('set'))} exercises are handed in, ${countWord(of('confirmed'))} confirmed.`
+    : 'Nothing is set in this class yet.'
 })
 const fileName = computed(() => `${name.value || 'class'} exercises.csv`)
 </script>

@@ -1,9 +1,12 @@
 import { planSchema } from '../../../../shared/assignment'
 import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
+import { ownAssignment } from '../../../services/access'
 import { writePlan } from '../../../services/exercises/answering'
 
 export default route('learner', async ({ event, account }) => {
-  await writePlan(account, idParam(event), await body(event, planSchema))
+  const id = idParam(event)
+  await ownAssignment(account, id)
+  await writePlan(account, id, await body(event, planSchema))
   return {}
 })

@@ -1,0 +1,235 @@
+/** An exercise set to a class: different key colours, plans, studies that are private, hand-ins, the wall, the record, reminders. */
+import type { RowDataPacket } from 'mysql2/promise'
+import type mysql from 'mysql2/promise'
+import Papa from 'papaparse'
+import { beforeAll, expect, it } from 'vitest'
+import { seededRandom } from '../../core/numeric/random'
+import { PLAIN_SETTINGS } from '../../core/exercise'
+import { worksheetOf } from '../../core/exercise/worksheet/layout'
+import { exerciseRecordSchema, exerciseSetSchema, studySchema, type Assignment } from '../../shared/assignment'
+import { keptSheetListSchema, sheetsTakenSchema } from '../../shared/worksheet'
+import { enrol, newAccount, newClass } from '../people'
+import { fillsFor } from '../sheets/scenes'
+import { paint, printed } from '../sheets/painter'
+import { photograph } from '../sheets/photographer'
+import { pdfText } from '../pdf-text'
+import { database, Person, picture } from './client'
+
+const mark = Date.now().toString(36),
+  password = 'grey-heron-lamp'
+let connection: mysql.Connection, teacher: Person, classId: number
+const learners: Person[] = [],
+  ids: number[] = []
+let setId: number
+
+const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+const readSet = async () => exerciseSetSchema.parse(await (await teacher.fetch(`/exercise-sets/${setId}`)).json())
+const ofLearner = async (i: number): Promise<Assignment> =>
+  (await readSet()).assignments.find(a => a.learner.id === ids[i])!
+const mails = async (i: number): Promise<string[]> => {
+  const [rows] = await connection.query<RowDataPacket[]>(
+    'SELECT subject FROM outbox WHERE account_id = ? ORDER BY id',
+    [ids[i]]
+  )
+  return rows.map(r => r.subject as string)
+}
+function form(name: string, bytes: Buffer): FormData {
+  const data = new FormData()
+  data.append(name, new Blob([new Uint8Array(bytes)]), 'photo.png')
+  return data
+}
+
+beforeAll(async () => {
+  connection = await database()
+  const teacherId = await newAccount(connection, {
+    email: `reed-${mark}@school.example`,
+    name: 'Reed',
+    password,
+    house: 'instructor'
+  })
+  classId = await newClass(connection, `Exercise class ${mark}`, teacherId)
+  for (const name of ['Alma', 'Bo', 'Cleo']) {
+    const id = await newAccount(connection, { email: `${name}-${mark}@school.example`, name, password })
+    await enrol(connection, { classId, accountId: id })
+    ids.push(id)
+    learners.push(await Person.signedIn(`${name}-${mark}@school.example`, { password }))
+  }
+  teacher = await Person.signedIn(`reed-${mark}@school.example`, { password })
+})
+
+it('is set to all of it with different key colours, and everybody is told', async () => {
+  const asked = { exercise: 'opposites', dueOn: day(1), note: 'From life.', key: 'each', learners: ids }
+  const stranger = await teacher.json('POST', `/classes/${classId}/exercises`, { ...asked, learners: [...ids, 1] })
+  expect(stranger.status).toBe(422)
+  const response = await teacher.json('POST', `/classes/${classId}/exercises`, asked)
+  setId = ((await response.json()) as { id: number }).id
+  const { assignments, eachHue } = await readSet()
+  expect(eachHue).toBe(true)
+  expect(new Set(assignments.map(a => a.settings.hue)).size).toBe(3)
+  for (const i of [0, 1, 2]) expect(await mails(i)).toEqual(['An exercise: Opposites'])
+  const { id } = await ofLearner(0)
+  expect((await learners[1]!.fetch(`/assignments/${id}`)).status).toBe(404)
+  const calendar = await (await learners[0]!.fetch(`/assignments/${id}/calendar`)).text()
+  // RFC 5545: a day without a time, lines by CRLF.
+  expect(calendar).toMatch(
+    new RegExp(`^BEGIN:VCALENDAR\\r\\n[^]*DTSTART;VALUE=DATE:${day(1).replaceAll('-', '')}\\r\\n`)
+  )
+})
+
+it('is planned, and tried in private: only its learner sees a study, everybody sees how many', async () => {
+  const { id, settings } = await ofLearner(0)
+  const plan = { subject: 'a kettle', goal: '', scheme: 'complementary', hue: settings.hue, amounts: [0.7, 0.2, 0.1] }
+  const unsound = await learners[0]!.json('PUT', `/assignments/${id}/plan`, { ...plan, amounts: [0.2, 0.2, 0.1] })
+  expect(unsound.status).toBe(422)
+  expect((await learners[0]!.json('PUT', `/assignments/${id}/plan`, plan)).status).toBe(200)
+  const study = await learners[0]!.fetch(`/assignments/${id}/studies`, {
+    method: 'POST',
+    body: form('picture', await picture())
+  })
+  const kept = studySchema.parse(await study.json())
+  expect(kept.checks.map(c => c.id)).toEqual(['coverage', 'accent', 'range', 'key', 'plan', 'amounts-planned'])
+  expect(kept.checks.find(c => c.id === 'range')).toMatchObject({
+    passed: false,
+    tip: expect.stringContaining('darkest')
+  })
+  expect((await learners[0]!.fetch(`/assignments/${id}/studies/${kept.id}/picture`)).headers.get('content-type')).toBe(
+    'image/png'
+  )
+  expect((await teacher.fetch(`/assignments/${id}/studies`)).status).toBe(403)
+  expect((await learners[1]!.fetch(`/assignments/${id}/studies/${kept.id}/picture`)).status).toBe(404)
+  expect(await ofLearner(0)).toMatchObject({ studies: 1, plan: { subject: 'a kettle' }, handIn: null })
+})
+
+it('is handed in, sent back with a word, handed in again, confirmed; the record and its table say so', async () => {
+  const { id } = await ofLearner(1)
+  const handIn = async (): Promise<void> => {
+    const sent = await learners[1]!.handIn(await picture(), { classId: `${classId}`, assignmentId: `${id}` })
+    await learners[1]!.measured(((await sent.json()) as { id: number }).id)
+  }
+  await handIn()
+  // It does not reach everything, so it is not confirmed with those that do.
+  expect(await (await teacher.json('POST', `/exercise-sets/${setId}/confirm`)).json()).toEqual({ confirmed: 0 })
+  await teacher.json('POST', `/assignments/${id}/confirm`, { outcome: 'again', word: 'Lighter lights.' })
+  expect(await ofLearner(1)).toMatchObject({ answer: 'Lighter lights.', confirmedAt: null })
+  expect((await ofLearner(1)).returnedAt).not.toBeNull()
+  await handIn()
+  expect(await ofLearner(1)).toMatchObject({ answer: '', returnedAt: null })
+  await teacher.json('POST', `/assignments/${id}/confirm`, { word: 'Good enough.' })
+  expect((await mails(1)).slice(1)).toEqual([
+    'Your exercise “Opposites” is to be done again',
+    'Your exercise “Opposites” is confirmed'
+  ])
+  const again = await learners[1]!.handIn(await picture(), { classId: `${classId}`, assignmentId: `${id}` })
+  expect(again.status).toBe(409)
+  const record = exerciseRecordSchema.parse(await (await teacher.fetch(`/classes/${classId}/exercises`)).json())
+  expect(
+    record.learners.map(({ name, set, planned, tried, handedIn, onTime, confirmed }) => [
+      name,
+      set,
+      planned,
+      tried,
+      handedIn,
+      onTime,
+      confirmed
+    ])
+  ).toEqual([
+    ['Alma', 1, 1, 1, 0, 0, 0],
+    ['Bo', 1, 0, 0, 1, 1, 1],
+    ['Cleo', 1, 0, 0, 0, 0, 0]
+  ])
+  expect(record.missed.map(m => m.check)).toContain('range')
+  const table = Papa.parse<Record<string, string>>(
+    await (await teacher.fetch(`/classes/${classId}/exercises/table`)).text(),
+    { header: true, skipEmptyLines: true }
+  )
+  expect(table.data.map(r => [r.learner, r.planned, r.studies, r['on time']])).toEqual([
+    ['Alma', 'yes', '1', ''],
+    ['Bo', 'no', '0', 'yes'],
+    ['Cleo', 'no', '0', '']
+  ])
+})
+
+it('is put off and withdrawn with a word, and asks for nothing then', async () => {
+  const { id } = await ofLearner(2)
+  expect((await teacher.json('PUT', `/assignments/${id}`, { dueOn: day(9), note: 'Take your time.' })).status).toBe(200)
+  expect(await ofLearner(2)).toMatchObject({ dueOn: day(9), note: 'Take your time.' })
+  expect((await teacher.json('POST', `/assignments/${id}/withdraw`, { note: 'You have enough.' })).status).toBe(200)
+  const late = await learners[2]!.handIn(await picture(), { classId: `${classId}`, assignmentId: `${id}` })
+  expect([late.status, ((await late.json()) as { error: { message: string } }).error.message]).toEqual([
+    422,
+    'This exercise was withdrawn: nothing is asked for any more.'
+  ])
+  expect((await mails(2)).slice(1)).toEqual([
+    'Your exercise “Opposites” has another day',
+    'Your exercise “Opposites” was withdrawn'
+  ])
+})
+
+it('prints a sheet for each, with their name and number, and a key for who teaches alone', async () => {
+  const { id } = await ofLearner(0)
+  const sheets = await pdfText(
+    Buffer.from(await (await teacher.fetch(`/exercise-sets/${setId}/worksheets`)).arrayBuffer())
+  )
+  // Cleo's was withdrawn.
+  expect(['Alma', 'Bo', 'Cleo'].map(name => sheets.includes(name))).toEqual([true, true, false])
+  const key = await teacher.fetch(`/assignments/${id}/worksheet?answers=true&paper=letter`)
+  expect(await pdfText(Buffer.from(await key.arrayBuffer()))).toContain('What each box is to be')
+  expect((await learners[0]!.fetch(`/assignments/${id}/worksheet?answers=true`)).status).toBe(404)
+  expect(await (await learners[0]!.fetch(`/assignments/${id}/worksheet?as=svg`)).text()).toContain('>Alma · key colour')
+})
+
+it('takes a photographed sheet to whose it is, lets a box be disputed, and is confirmed', async () => {
+  const { id, settings } = await ofLearner(0)
+  const sheet = worksheetOf({
+      exercise: 'opposites',
+      settings: { ...PLAIN_SETTINGS, ...settings },
+      paper: 'a4',
+      number: id
+    }),
+    random = seededRandom(7)
+  const filled = paint(await printed(sheet), sheet.boxes, fillsFor(sheet, random), random)
+  const { jpeg } = await photograph(
+    filled,
+    {
+      width: 1500,
+      height: 2000,
+      tilt: 10,
+      turn: 6,
+      lean: 3,
+      fill: 0.88,
+      falloff: 1.4,
+      from: 1,
+      cast: [1.1, 1, 0.9],
+      exposure: 0.6,
+      blur: 0.6,
+      contrast: 1.05,
+      noise: 0.003,
+      quality: 90
+    },
+    random
+  )
+  const send = async (who: Person, photo: Buffer) =>
+    who.fetch('/sheets', { method: 'POST', body: form('picture', photo) })
+  const foreign = sheetsTakenSchema.parse(await (await send(learners[1]!, jpeg)).json())
+  expect(foreign).toEqual([{ kind: 'refused', reason: 'This sheet belongs to an exercise that is not yours.' }])
+  // The instructor may bring it in for her.
+  expect(sheetsTakenSchema.parse(await (await send(teacher, jpeg)).json())).toMatchObject([
+    { kind: 'kept', assignmentId: id, learner: 'Alma', of: sheet.boxes.length }
+  ])
+  const [kept] = keptSheetListSchema.parse(await (await learners[0]!.fetch(`/assignments/${id}/sheets`)).json())
+  const wrong = kept!.sheet.boxes.find(b => b.verdict !== 'right')!
+  const path = `/assignments/${id}/sheets/${kept!.id}`
+  expect((await learners[0]!.json('PUT', `${path}/dispute`, { box: 'no such', word: 'x' })).status).toBe(404)
+  expect(
+    (await learners[0]!.json('PUT', `${path}/dispute`, { box: wrong.name, word: 'It was still wet.' })).status
+  ).toBe(200)
+  expect((await teacher.json('POST', `${path}/confirm`)).status).toBe(200)
+  expect((await learners[0]!.json('PUT', `${path}/dispute`, { box: wrong.name, word: '' })).status).toBe(409)
+  const [after] = keptSheetListSchema.parse(await (await teacher.fetch(`/assignments/${id}/sheets`)).json())
+  expect(after).toMatchObject({ disputes: [{ box: wrong.name, word: 'It was still wet.' }] })
+  const none = await send(learners[0]!, await picture(400, 300))
+  expect([none.status, ((await none.json()) as { error: { message: string } }).error.message]).toEqual([
+    415,
+    expect.stringContaining('No worksheet is found')
+  ])
+}, 60_000)
