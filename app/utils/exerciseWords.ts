@@ -1,6 +1,9 @@
 /** How an exercise stands, in a few words. */
 import type { Assignment } from '~~/shared/assignment'
 
+/** "none of three". */
+export const ofAll = (some: number, all: number): string => `${some ? countWord(some) : 'none'} of ${countWord(all)}`
+
 export const reached = ({ handIn }: Assignment): boolean =>
   Boolean(handIn?.checks?.length && handIn.checks.every(c => c.passed))
 

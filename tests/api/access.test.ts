@@ -114,7 +114,9 @@ describe('access', () => {
   })
 
   it('gives each what is theirs', async () => {
-    const read = ROUTES.filter(r => r.method === 'GET' && !/exports|export|record|critique|links|join|(studies|sheets)\/1/.test(r.path))
+    const read = ROUTES.filter(
+      r => r.method === 'GET' && !/exports|export|record|critique|links|join|(studies|sheets)\/1/.test(r.path)
+    )
     const wrong: string[] = []
     for (const asker of ASKERS)
       for (const route of read.filter(r => refusalOf(r, asker) === null)) {

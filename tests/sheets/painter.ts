@@ -11,9 +11,9 @@ import type { Box, Worksheet } from '../../core/exercise/worksheet/worksheet'
 /** Pixels a millimetre of the printed sheet. */
 export const PRINT = 10
 
-/** The sheet as a good printer leaves it. */
-export async function printed(sheet: Worksheet, answers = false): Promise<Raster> {
-  const { data, info } = await sharp(Buffer.from(worksheetSvg(sheet, answers)), { density: 300 })
+/** The sheet as a good printer leaves it. @param svg as it was sent; drawn anew without. */
+export async function printed(sheet: Worksheet, svg = worksheetSvg(sheet)): Promise<Raster> {
+  const { data, info } = await sharp(Buffer.from(svg), { density: 300 })
     .resize(Math.round(sheet.width * PRINT), Math.round(sheet.height * PRINT), { fit: 'fill' })
     .flatten({ background: '#ffffff' })
     .ensureAlpha()

@@ -91,7 +91,7 @@ const DOUBT = {
   clippedPaper: 0.08,
   rough: 0.2,
   tinted: 0.22,
-  blur: 0.6,
+  blur: 0.5,
   curl: 0.8,
   pixels: 2.5,
   spread: 0.5

@@ -108,7 +108,7 @@ describe('a filled sheet', () => {
   it.each([
     ['a shadow across it', { shadow: true }, /shadow/],
     ['too much light', { exposure: 1.9 }, /overexposed/],
-    ['a shaken hand', { blur: 2.3 }, /blurred/]
+    ['a shaken hand', { blur: 1.9 }, /blurred/]
   ] as const)(
     'says that it is not to be trusted: %s',
     async (_, more, says) => {

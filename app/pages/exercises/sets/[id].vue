@@ -43,7 +43,7 @@ const line = computed(() => {
     .sort()
     .at(-1)
   return [
-    `${countWord(handedIn.value.length)} of ${countWord(all.value.length)} handed in`,
+    `${ofAll(handedIn.value.length, all.value.length)} handed in`,
     due && `due ${dueWords(due)}`,
     set.value?.eachHue && 'each with a key colour of their own'
   ]

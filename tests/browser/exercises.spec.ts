@@ -1,0 +1,202 @@
+/** An exercise through its whole life, as its people walk it; and a worksheet printed, painted, photographed and read. */
+import { expect, test, type Browser, type Page } from '@playwright/test'
+import type { RowDataPacket } from 'mysql2/promise'
+import sharp from 'sharp'
+import { PLAIN_SETTINGS } from '../../core/exercise'
+import { worksheetOf } from '../../core/exercise/worksheet/layout'
+import { seededRandom } from '../../core/numeric/random'
+import { PAINTER_ANCHORS } from '../../core/wheel/painter'
+import { assignmentListSchema } from '../../shared/assignment'
+import { database, Person } from '../api/client'
+import { enrol, newAccount, newClass } from '../people'
+import { paint, printed } from '../sheets/painter'
+import { photograph } from '../sheets/photographer'
+import { fillsFor } from '../sheets/scenes'
+import { accessible } from './bench-page'
+
+const mark = Date.now().toString(36),
+  password = 'grey-heron-lamp',
+  className = `Exercises ${mark}`
+const email = (key: string): string => `${key}-${mark}@school.example`
+let connection: Awaited<ReturnType<typeof database>>, classId: number
+
+test.beforeAll(async () => {
+  connection = await database()
+  const teacher = await newAccount(connection, { email: email('reed'), name: 'Reed', password, house: 'instructor' })
+  classId = await newClass(connection, className, teacher)
+  for (const name of ['Alma', 'Bo', 'Cleo']) {
+    const accountId = await newAccount(connection, { email: email(name), name: `${name} ${mark}`, password })
+    await enrol(connection, { classId, accountId })
+  }
+})
+test.afterAll(() => connection.end())
+
+async function enter(browser: Browser, key: string): Promise<Page> {
+  const page = await (await browser.newContext()).newPage()
+  await page.request.post('/api/session', { data: { login: email(key), password } })
+  return page
+}
+const assignmentsOf = async (key: string) =>
+  assignmentListSchema.parse(
+    await (await (await Person.signedIn(email(key), { password })).fetch('/assignments')).json()
+  )
+
+/** Most of it a key colour and its greys, a share of its opposite, a dark and a light. */
+async function opposites(hue: number, accent: number): Promise<Buffer> {
+  const fill = (width: number, height: number, background: string) => ({
+    create: { width, height, channels: 3 as const, background }
+  })
+  const at = (degrees: number): string => PAINTER_ANCHORS[(degrees / 30) % 12]!
+  return sharp(fill(800, 600, at(hue)))
+    .composite([
+      { input: fill(800, 110, '#161616'), left: 0, top: 490 },
+      { input: fill(800, 90, '#f2f2f2'), left: 0, top: 0 },
+      { input: fill(200, Math.round(400 * accent), at(hue + 180)), left: 300, top: 100 }
+    ])
+    .png()
+    .toBuffer()
+}
+const asFile = (buffer: Buffer) => ({ name: 'work.png', mimeType: 'image/png', buffer })
+
+test('set to a class with different hues, planned, tried in private, handed in, hung on a wall, confirmed, on record', async ({
+  browser
+}) => {
+  const reed = await enter(browser, 'reed')
+  await reed.goto('/exercises')
+  await reed.getByRole('button', { name: 'Opposites', exact: true }).click()
+  const form = reed.getByRole('form', { name: 'Set it' })
+  await expect(form).toContainText(`all three of ${className}`)
+  await accessible(reed)
+  await form.locator('.v-select', { hasText: 'Key colour' }).click()
+  await reed.getByRole('option', { name: 'a different one each' }).click()
+  await form.getByRole('button', { name: 'Set it' }).click()
+  await reed.getByRole('link', { name: 'What comes back hangs here' }).click()
+  await expect(reed.getByText('none of three handed in')).toBeVisible()
+  const wall = reed.url()
+
+  const alma = await enter(browser, 'Alma')
+  await alma.goto('/exercises')
+  await expect(alma.getByText('One exercise to do.')).toBeVisible()
+  await alma.getByRole('link', { name: 'Opposites' }).click()
+  await alma.getByRole('link', { name: 'plan it first' }).click()
+  await alma.getByLabel('What will it be?').fill('A kettle on a sill')
+  await accessible(alma)
+  await alma.getByRole('slider', { name: 'Leader' }).press('ArrowRight')
+  await alma.getByRole('button', { name: 'Keep the plan' }).click()
+  await expect(alma.getByText('A kettle on a sill: opposites')).toBeVisible()
+
+  const [own] = await assignmentsOf('Alma'),
+    hue = own!.settings.hue!
+  await alma.getByRole('button', { name: 'check work in progress, for yourself' }).click()
+  await alma.locator('input[type=file]').setInputFiles(asFile(await opposites(hue, 0.02)))
+  const study = alma.locator('.studies li').first()
+  await expect(study.locator('[data-check="accent"]')).toContainText('hardly there', { timeout: 20_000 })
+  await expect(study.locator('[data-check="accent"]')).toContainText('Add it where the eye should stop')
+  await expect(alma.getByText('one study kept')).toBeVisible()
+
+  await alma.getByRole('link', { name: 'Hand in the exercise' }).click()
+  await expect(alma.getByLabel('What is it about?')).toHaveValue('A kettle on a sill')
+  await alma.getByLabel('Picture', { exact: true }).setInputFiles(asFile(await opposites(hue, 0.4)))
+  await alma.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(alma.getByText('All checks are reached.')).toBeVisible({ timeout: 20_000 })
+
+  // Bo copies Alma's colours: the key colour was another.
+  const bo = await Person.signedIn(email('Bo'), { password }),
+    [copied] = await assignmentsOf('Bo')
+  const { id } = (await (
+    await bo.handIn(await opposites(hue, 0.4), { classId: `${copied!.classId}`, assignmentId: `${copied!.id}` })
+  ).json()) as { id: number }
+  await bo.measured(id)
+
+  await reed.goto(wall)
+  await expect(reed.locator('.wall img')).toHaveCount(2)
+  await reed.getByText('the key colour').click()
+  await expect(reed.locator('.wall li', { hasText: `Bo ${mark}` })).toContainText('It is')
+  await accessible(reed)
+  await reed.getByRole('button', { name: 'confirm the one that reaches everything' }).click()
+  await expect(reed.locator('.wall li', { hasText: `Alma ${mark}` })).toContainText('confirmed')
+  await reed.getByRole('link', { name: `Bo ${mark}` }).click()
+  await reed.getByLabel('A word with it').fill('Your own colour, please.')
+  await reed.getByRole('button', { name: 'ask for it again' }).click()
+  await expect(reed.getByText('Your own colour, please.')).toBeVisible()
+
+  await reed.goto('/exercises')
+  await reed.getByRole('link', { name: `who is where: ${className}` }).click()
+  const line = (name: string) => reed.locator('tr', { hasText: `${name} ${mark}` })
+  await expect(line('Alma').locator('td')).toHaveText([`Alma ${mark}`, '1', '1', '1', '1', '1', '1', '1'])
+  await expect(line('Cleo').locator('td')).toHaveText([`Cleo ${mark}`, '1', '0', '0', '0', '0', '0', '0'])
+  await expect(reed.locator('aside')).toContainText('the key colour · Opposites, 1 of 2')
+  await accessible(reed)
+})
+
+test('a worksheet printed, painted, photographed, read, disputed, confirmed', async ({ browser }) => {
+  test.setTimeout(120_000)
+  const cleo = await enter(browser, 'Cleo'),
+    teacher = await Person.signedIn(email('reed'), { password })
+  const [{ id: cleoId }] = (
+    await connection.query<RowDataPacket[]>('SELECT id FROM accounts WHERE email = ?', [email('Cleo')])
+  )[0] as { id: number }[]
+  await teacher.json('POST', `/classes/${classId}/exercises`, {
+    exercise: 'opposites',
+    dueOn: '2027-03-01',
+    key: 120,
+    learners: [cleoId]
+  })
+  const own = (await assignmentsOf('Cleo')).at(-1)
+  const { id, settings, learner } = own!
+  const svg = await (await cleo.request.get(`/api/assignments/${id}/worksheet?as=svg`)).text()
+  expect(svg).toContain(learner.name)
+  const sheet = worksheetOf({
+      exercise: 'opposites',
+      settings: { ...PLAIN_SETTINGS, ...settings },
+      paper: 'a4',
+      number: id
+    }),
+    random = seededRandom(11)
+  const { jpeg } = await photograph(
+    paint(await printed(sheet, svg), sheet.boxes, fillsFor(sheet, random), random),
+    {
+      width: 1500,
+      height: 2000,
+      tilt: -11,
+      turn: 8,
+      lean: -4,
+      fill: 0.88,
+      falloff: 1.6,
+      from: 2,
+      cast: [0.9, 1, 1.1],
+      exposure: 0.6,
+      blur: 0.7,
+      contrast: 1.1,
+      noise: 0.004,
+      quality: 86
+    },
+    random
+  )
+  await cleo.goto(`/exercises/${id}`)
+  await cleo.getByRole('link', { name: 'read a filled one' }).click()
+  await cleo.locator('input[type=file]').setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: jpeg })
+  await expect(cleo.locator('[data-box]')).toHaveCount(sheet.boxes.length, { timeout: 40_000 })
+  await accessible(cleo)
+  const wrong = cleo
+      .locator('[data-box]')
+      .filter({ has: cleo.getByText('I see it otherwise') })
+      .first(),
+    name = (await wrong.getAttribute('data-box'))!
+  await wrong.getByRole('button', { name: 'I see it otherwise' }).click()
+  await cleo.getByLabel(/What you see in/).fill('It dried lighter.')
+  await cleo.getByRole('button', { name: 'Say it' }).click()
+  await expect(cleo.locator(`[data-box="${name}"]`)).toContainText('It dried lighter.')
+
+  const reed = await enter(browser, 'reed')
+  await reed.goto(`/exercises/${id}/sheet`)
+  await expect(reed.locator(`[data-box="${name}"]`)).toContainText('It dried lighter.')
+  await reed.getByRole('button', { name: 'Confirm the sheet' }).click()
+  await expect(reed.getByText(/^Confirmed on/)).toBeVisible()
+
+  // A photograph without a sheet: said so, and the corners can be set by hand.
+  await cleo.reload()
+  await cleo.locator('input[type=file]').setInputFiles(asFile(await opposites(60, 0.3)))
+  await expect(cleo.getByRole('alert').filter({ hasText: 'No worksheet is found' })).toBeVisible({ timeout: 30_000 })
+  await expect(cleo.getByText('Point at the outer corner of the mark at the sheet’s top left.')).toBeVisible()
+})
