@@ -1,33 +1,16 @@
 /** The commands as a person runs them: lines in order, errors on their line, exit statuses. */
-import { spawnSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { reportSchema } from '../shared/report'
+import { run } from './testing'
 
 const folder = mkdtempSync(join(tmpdir(), 'critica-cli-'))
 afterAll(() => rmSync(folder, { recursive: true }))
 const at = (name: string): string => join(folder, name)
 
-function run(
-  command: 'measure' | 'colour',
-  ...args: string[]
-): { status: number | null; lines: Record<string, unknown>[]; stderr: string } {
-  const { status, stdout, stderr } = spawnSync('npx', ['tsx', `cli/${command}.ts`, ...args], {
-    encoding: 'utf8',
-    env: { ...process.env, npm_config_loglevel: 'silent' }
-  })
-  return {
-    status,
-    lines: stdout
-      .split('\n')
-      .filter(Boolean)
-      .map(line => JSON.parse(line) as Record<string, unknown>),
-    stderr
-  }
-}
 const flat = (
   channels: 3 | 4,
   {

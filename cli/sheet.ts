@@ -7,7 +7,8 @@ import { command, readArguments } from './arguments'
 async function linesFor(file: string): Promise<object[]> {
   try {
     const outcomes = await readPhoto({ file, corners: null })
-    if (outcomes.length === 0) return [{ file, error: 'No worksheet is found: its four corner marks must all be seen.' }]
+    if (outcomes.length === 0)
+      return [{ file, error: 'No worksheet is found: its four corner marks must all be seen.' }]
     return outcomes.map(outcome => {
       if (outcome.kind === 'unread') return { file, error: outcome.reason }
       const { code, corners, boxes, doubts } = outcome.sheet
@@ -27,7 +28,8 @@ async function linesFor(file: string): Promise<object[]> {
     })
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException
-    const said = code === 'ENOENT' ? 'There is no such file.' : code === 'EISDIR' ? 'This is a folder, not a picture.' : null
+    const said =
+      code === 'ENOENT' ? 'There is no such file.' : code === 'EISDIR' ? 'This is a folder, not a picture.' : null
     return [{ file, error: said ?? `It cannot be opened as a picture: ${message.split('\n')[0]}` }]
   }
 }

@@ -13,6 +13,7 @@ import { PAPERS } from '../core/exercise/worksheet/worksheet'
 import { round1 } from '../core/numeric/round'
 import { WHEEL_NAMES } from '../core/wheel/steps'
 import { copyFonts } from '../server/work/sheet/fonts'
+import { PRINTING } from '../server/work/worksheet/libraries'
 import { printWorksheets, type WorksheetAsked } from '../server/work/worksheet/print'
 import { command, oneOf, readArguments, UsageError } from './arguments'
 
@@ -56,7 +57,7 @@ await command(async () => {
   }
   const sheet = worksheetOf(asked)
   try {
-    await writeFile(out, /\.svg$/i.test(out) ? worksheetSvg(sheet) : await pdfOf(asked))
+    await writeFile(out, /\.svg$/i.test(out) ? worksheetSvg(sheet, PRINTING) : await pdfOf(asked))
   } catch (error) {
     throw new UsageError(`${out} cannot be written: ${(error as Error).message.split('\n')[0]}`)
   }

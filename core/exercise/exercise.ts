@@ -59,6 +59,9 @@ export interface Bounds {
   readonly most: number
 }
 
+/** What a sentence may speak of. */
+type Given = HandInMeasures & { readonly settings: Settings }
+
 /** @property top where the scale ends: 1 for shares, 100 for steps. @property exact counts, which do not give way. @property measure the figure that is held against the bounds. @property say what was found, in a sentence. @property tip what to try. */
 interface Asked {
   readonly id: string
@@ -69,7 +72,7 @@ interface Asked {
   readonly top: number
   readonly exact?: boolean
   readonly measure: (measures: HandInMeasures, settings: Settings) => number
-  readonly say: (value: number, bounds: Bounds, measures: HandInMeasures, settings: Settings) => string
+  readonly say: (value: number, bounds: Bounds, given: Given) => string
   readonly tip: (value: number, bounds: Bounds) => string
 }
 
@@ -90,7 +93,7 @@ export function checkOf({ id, name, asks, atLeast, atMost, top, exact, measure, 
       return {
         id,
         asks: asks(bounds, settings),
-        found: say(value, bounds, measures, settings),
+        found: say(value, bounds, { ...measures, settings }),
         value,
         atLeast: bounds.least,
         atMost: bounds.most,

@@ -1,5 +1,4 @@
-import type { ExerciseKey } from '../../core/exercise'
-import { PLAIN_SETTINGS, type Settings } from '../../core/exercise'
+import { PLAIN_SETTINGS, type ExerciseKey, type Settings } from '../../core/exercise'
 import type { Plan } from '../../core/exercise/plan'
 import type { ClassRole } from '../../shared/account'
 import { checkResultSchema, planSchema, settingsSchema, type Assignment } from '../../shared/assignment'
@@ -156,7 +155,12 @@ export async function markWithdrawn(db: Db, id: number, note: string): Promise<v
   await db.execute('UPDATE assignments SET withdrawn_at = UTC_TIMESTAMP(3), note = ? WHERE id = ?', [note, id])
 }
 
-export async function markConfirmed(db: Db, id: number, at: Date, word = ''): Promise<void> {
+/** The instructor's word on what came back. */
+export interface Answered {
+  readonly at: Date
+  readonly word: string
+}
+export async function markConfirmed(db: Db, id: number, { at, word }: Answered): Promise<void> {
   await db.execute('UPDATE assignments SET confirmed_at = ?, returned_at = NULL, answer_word = ? WHERE id = ?', [
     at,
     word,
@@ -164,7 +168,7 @@ export async function markConfirmed(db: Db, id: number, at: Date, word = ''): Pr
   ])
 }
 
-export async function markReturned(db: Db, id: number, at: Date, word: string): Promise<void> {
+export async function markReturned(db: Db, id: number, { at, word }: Answered): Promise<void> {
   await db.execute('UPDATE assignments SET returned_at = ?, confirmed_at = NULL, answer_word = ? WHERE id = ?', [
     at,
     word,

@@ -3,15 +3,10 @@ import type { RowDataPacket } from 'mysql2/promise'
 import type mysql from 'mysql2/promise'
 import Papa from 'papaparse'
 import { beforeAll, expect, it } from 'vitest'
-import { seededRandom } from '../../core/numeric/random'
-import { PLAIN_SETTINGS } from '../../core/exercise'
-import { worksheetOf } from '../../core/exercise/worksheet/layout'
 import { exerciseRecordSchema, exerciseSetSchema, studySchema, type Assignment } from '../../shared/assignment'
 import { keptSheetListSchema, sheetsTakenSchema } from '../../shared/worksheet'
 import { enrol, newAccount, newClass } from '../people'
-import { fillsFor } from '../sheets/scenes'
-import { paint, printed } from '../sheets/painter'
-import { photograph } from '../sheets/photographer'
+import { filledSheet } from '../sheets/filled'
 import { pdfText } from '../pdf-text'
 import { database, Person, picture } from './client'
 
@@ -180,34 +175,7 @@ it('prints a sheet for each, with their name and number, and a key for who teach
 
 it('takes a photographed sheet to whose it is, lets a box be disputed, and is confirmed', async () => {
   const { id, settings } = await ofLearner(0)
-  const sheet = worksheetOf({
-      exercise: 'opposites',
-      settings: { ...PLAIN_SETTINGS, ...settings },
-      paper: 'a4',
-      number: id
-    }),
-    random = seededRandom(7)
-  const filled = paint(await printed(sheet), sheet.boxes, fillsFor(sheet, random), random)
-  const { jpeg } = await photograph(
-    filled,
-    {
-      width: 1500,
-      height: 2000,
-      tilt: 10,
-      turn: 6,
-      lean: 3,
-      fill: 0.88,
-      falloff: 1.4,
-      from: 1,
-      cast: [1.1, 1, 0.9],
-      exposure: 0.6,
-      blur: 0.6,
-      contrast: 1.05,
-      noise: 0.003,
-      quality: 90
-    },
-    random
-  )
+  const { sheet, jpeg } = await filledSheet({ exercise: 'opposites', settings, number: id })
   const send = async (who: Person, photo: Buffer) =>
     who.fetch('/sheets', { method: 'POST', body: form('picture', photo) })
   const foreign = sheetsTakenSchema.parse(await (await send(learners[1]!, jpeg)).json())

@@ -2,16 +2,11 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
-import { PLAIN_SETTINGS } from '../../core/exercise'
-import { worksheetOf } from '../../core/exercise/worksheet/layout'
-import { seededRandom } from '../../core/numeric/random'
 import { PAINTER_ANCHORS } from '../../core/wheel/painter'
 import { assignmentListSchema } from '../../shared/assignment'
 import { database, Person } from '../api/client'
 import { enrol, newAccount, newClass } from '../people'
-import { paint, printed } from '../sheets/painter'
-import { photograph } from '../sheets/photographer'
-import { fillsFor } from '../sheets/scenes'
+import { filledSheet } from '../sheets/filled'
 import { accessible } from './bench-page'
 
 const mark = Date.now().toString(36),
@@ -146,33 +141,7 @@ test('a worksheet printed, painted, photographed, read, disputed, confirmed', as
   const { id, settings, learner } = own!
   const svg = await (await cleo.request.get(`/api/assignments/${id}/worksheet?as=svg`)).text()
   expect(svg).toContain(learner.name)
-  const sheet = worksheetOf({
-      exercise: 'opposites',
-      settings: { ...PLAIN_SETTINGS, ...settings },
-      paper: 'a4',
-      number: id
-    }),
-    random = seededRandom(11)
-  const { jpeg } = await photograph(
-    paint(await printed(sheet, svg), sheet.boxes, fillsFor(sheet, random), random),
-    {
-      width: 1500,
-      height: 2000,
-      tilt: -11,
-      turn: 8,
-      lean: -4,
-      fill: 0.88,
-      falloff: 1.6,
-      from: 2,
-      cast: [0.9, 1, 1.1],
-      exposure: 0.6,
-      blur: 0.7,
-      contrast: 1.1,
-      noise: 0.004,
-      quality: 86
-    },
-    random
-  )
+  const { sheet, jpeg } = await filledSheet({ exercise: 'opposites', settings, number: id, svg })
   await cleo.goto(`/exercises/${id}`)
   await cleo.getByRole('link', { name: 'read a filled one' }).click()
   await cleo.locator('input[type=file]').setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: jpeg })

@@ -3,6 +3,7 @@
  */
 import { chromium, type Page } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { filledSheet } from '../sheets/filled'
 import { takeReading } from './bench-page'
 
 const ORIGIN = process.env.CRITICA_TEST_ORIGIN ?? 'http://127.0.0.1:3000'
@@ -14,6 +15,10 @@ interface Shot {
   readonly ready: string
   readonly then?: (page: Page) => Promise<void>
 }
+
+/** Joss's sheet of his own exercise. */
+const photographOfSheet = async (): Promise<Buffer> =>
+  (await filledSheet({ exercise: 'opposites', settings: { hue: 300 }, number: 4, name: 'Joss Pender' })).jpeg
 
 const SHOTS: readonly Shot[] = [
   { file: 'sign-in', who: null, path: '/sign-in', ready: '.beside' },
@@ -80,13 +85,6 @@ const SHOTS: readonly Shot[] = [
   },
   { file: 'bench-verdict', who: 'tamsin', path: '/bench/1/verdict', ready: '.corrections' },
   {
-    file: 'standards',
-    who: 'tamsin',
-    path: '/bench/2/values',
-    ready: '[data-reading="value.range"]',
-    then: page => page.getByRole('button', { name: 'standards', exact: true }).click()
-  },
-  {
     file: 'bench-trial',
     who: 'tamsin',
     path: '/bench/1/values',
@@ -98,22 +96,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('The target is reached').waitFor()
       await page.locator('canvas[data-tried="1"]').waitFor()
       await page.keyboard.press('c')
-    }
-  },
-  {
-    file: 'bench-marking',
-    who: 'tamsin',
-    path: '/bench/2/values',
-    ready: '[data-reading="value.range"]',
-    then: async page => {
-      await page.keyboard.press('j')
-      await page.mouse.move(240, 560)
-      await page.mouse.down()
-      await page.mouse.move(330, 500, { steps: 6 })
-      await page.mouse.up()
-      await page.getByLabel('What is wrong').fill('The shadow stops short of the jug.')
-      await page.getByRole('button', { name: 'from your phrases' }).click()
-      await page.getByLabel('Search your phrases').fill('the')
     }
   },
   {
@@ -129,7 +111,6 @@ const SHOTS: readonly Shot[] = [
         .fill('Wren Hale\nPerrin Dale, perrin@harbour\nAda Quill, ada@harbour.example')
     }
   },
-  { file: 'account', who: 'ada', path: '/account', ready: 'li' },
   { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
   {
     file: 'critique',
@@ -141,7 +122,30 @@ const SHOTS: readonly Shot[] = [
       await page.keyboard.down(' ')
     }
   },
-  { file: 'exercise-result', who: 'ada', path: '/exercises/1', ready: '[data-check]' }
+  {
+    file: 'exercises',
+    who: 'tamsin',
+    path: '/exercises',
+    ready: '.boards',
+    then: async page => {
+      await page.getByRole('button', { name: 'Triad' }).click()
+      await page.locator('.sheet svg').waitFor()
+    }
+  },
+  { file: 'exercise-wall', who: 'tamsin', path: '/exercises/sets/1', ready: '.wall img' },
+  { file: 'exercise-plan', who: 'joss', path: '/exercises/4/plan', ready: '.tries' },
+  {
+    file: 'worksheet',
+    who: 'joss',
+    path: '/exercises/4/sheet',
+    ready: 'input[type=file]',
+    then: async page => {
+      await page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: await photographOfSheet() })
+      await page.locator('[data-box]').first().waitFor()
+    }
+  }
 ]
 
 const browser = await chromium.launch({

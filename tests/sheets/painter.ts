@@ -5,6 +5,7 @@ import { convertLinearToByte, linearOfHex, type Rgb } from '../../core/colour/sr
 import { fitToGamut } from '../../core/colour/gamut'
 import { gaussian, type Random } from '../../core/numeric/random'
 import type { Raster } from '../../core/picture/raster'
+import { PRINTING } from '../../server/work/worksheet/libraries'
 import { worksheetSvg } from '../../core/exercise/worksheet/svg'
 import type { Box, Worksheet } from '../../core/exercise/worksheet/worksheet'
 
@@ -12,7 +13,7 @@ import type { Box, Worksheet } from '../../core/exercise/worksheet/worksheet'
 export const PRINT = 10
 
 /** The sheet as a good printer leaves it. @param svg as it was sent; drawn anew without. */
-export async function printed(sheet: Worksheet, svg = worksheetSvg(sheet)): Promise<Raster> {
+export async function printed(sheet: Worksheet, svg = worksheetSvg(sheet, PRINTING)): Promise<Raster> {
   const { data, info } = await sharp(Buffer.from(svg), { density: 300 })
     .resize(Math.round(sheet.width * PRINT), Math.round(sheet.height * PRINT), { fit: 'fill' })
     .flatten({ background: '#ffffff' })
@@ -44,7 +45,11 @@ function colourAt(fill: Fill, t: number): Rgb {
 }
 
 /** @returns the sheet with its boxes painted; the printed one is left. */
-export function paint(print: Raster, boxes: readonly Box[], fills: ReadonlyMap<string, Fill>, random: Random): Raster {
+export function paint(
+  print: Raster,
+  { boxes, fills }: { readonly boxes: readonly Box[]; readonly fills: ReadonlyMap<string, Fill> },
+  random: Random
+): Raster {
   const { width } = print,
     data = new Uint8ClampedArray(print.data)
   for (const { name, x, y, w, h } of boxes) {

@@ -116,7 +116,7 @@ export async function photograph(
         ? 2.5 * Math.exp(-(((x / width - 0.42) / 0.09) ** 2 + ((y / height - 0.55) / 0.06) ** 2))
         : 0
       for (let c = 0; c < 3; c++) {
-        const seen = inside ? lightAt(sheet, u, v, c) : TABLE[c]
+        const seen = inside ? lightAt(sheet, [u, v], c) : TABLE[c]
         light[o + c] = shot.exposure * shot.cast[c] * falls * (seen + shine)
       }
     }
@@ -147,7 +147,7 @@ const curve = (v: number, contrast: number): number => {
   return p / (p + q)
 }
 
-function lightAt({ width, data }: Raster, u: number, v: number, c: number): number {
+function lightAt({ width, data }: Raster, [u, v]: readonly [number, number], c: number): number {
   const x = Math.floor(u - 0.5),
     y = Math.floor(v - 0.5),
     fx = u - 0.5 - x,

@@ -36,7 +36,7 @@ export async function sceneOf(seed: number, size: { width: number; height: numbe
   const settings = { ...PLAIN_SETTINGS, wheel: WHEEL_NAMES[seed % 3], hue: 30 * Math.floor(12 * random()) }
   const sheet = worksheetOf({ exercise, settings, paper: seed % 4 === 0 ? 'letter' : 'a4', number: 100 + seed })
   const fills = fillsFor(sheet, random)
-  const flat = paint(await printed(sheet), sheet.boxes, fills, random)
+  const flat = paint(await printed(sheet), { boxes: sheet.boxes, fills }, random)
   return { sheet, fills, flat, shot: someShot(random, size), random }
 }
 

@@ -7,6 +7,7 @@ import { convertLinearToLab } from '../../core/colour/lab'
 import { differenceOf } from '../../core/colour/difference'
 import { linearOfHex, type Rgb } from '../../core/colour/srgb'
 import { readSheets, type SheetOutcome, type SheetRead } from '../../core/exercise/reader/read'
+import { SEEING } from '../../server/work/worksheet/libraries'
 import { photographOf, sceneOf, type Scene } from './scenes'
 
 const COUNT = Number(process.argv[2] ?? 60)
@@ -39,10 +40,10 @@ for (let seed = 1; seed <= COUNT; seed++) {
   const scene = await sceneOf(seed, SIZE),
     photo = await photographOf(scene)
   const start = performance.now(),
-    outcomes = readSheets(photo),
+    outcomes = readSheets(photo, SEEING),
     took = performance.now() - start
   const read = sheetOf(outcomes),
-    flat = sheetOf(readSheets(scene.flat))
+    flat = sheetOf(readSheets(scene.flat, SEEING))
   if (!flat) throw new Error(`sheet ${seed} is not read as it lies there`)
   if (!read || read.code.number !== 100 + seed) {
     const [first] = outcomes

@@ -35,9 +35,9 @@ export const keyColour = (hue: number): Check =>
       const lead = leadingHue(measures)
       return lead === null ? 180 : angleDistance(lead, hue)
     },
-    say: (_, __, measures, { wheel }) => {
-      const lead = leadingHue(measures)
-      return lead === null ? 'There is no colour to measure.' : `It is ${stepAt(wheel, lead)}.`
+    say: (_, __, given) => {
+      const lead = leadingHue(given)
+      return lead === null ? 'There is no colour to measure.' : `It is ${stepAt(given.settings.wheel, lead)}.`
     },
     tip: () => 'Let the colour you were given have the largest share.'
   })
@@ -60,7 +60,7 @@ export const asPlanned: Check = checkOf({
   atLeast: HOLDS.coverage,
   top: 1,
   measure: measures => (measures.plan && fitOfPlan(measures.plan, measures)?.coverage) ?? 0,
-  say: (share, _, { plan }, { wheel }) =>
+  say: (share, _, { plan, settings: { wheel } }) =>
     plan
       ? `${percent(share)} lies in ${SCHEME_WORDS[plan.scheme]} with ${stepAt(wheel, plan.hue)} as its key.`
       : 'Nothing was planned.',

@@ -3,12 +3,10 @@ import { convertLinearToOklab } from '../../colour/oklab'
 import { luminanceOf } from '../../colour/lab'
 import type { Rgb } from '../../colour/srgb'
 import { medianOf } from '../../numeric/solve'
-import type { Raster } from '../../picture/raster'
 import type { Box, Place } from '../worksheet/worksheet'
-import type { Homography } from './homography'
 import type { Light, Tone } from './light'
 import type { Painted } from './judge'
-import { samplePlace, type Samples } from './sampling'
+import { samplePlace, type Samples, type Seen } from './sampling'
 
 /** Millimetres: the outline with what a hand misses it by, and between samples. */
 const INSET = 2,
@@ -63,25 +61,23 @@ function corrected({ light, count }: Samples, white: Rgb, tone: Tone): Rgb[] {
 
 /** Light changes little across a box: it is asked in its middle. */
 function readPlace(
-  photo: Raster,
-  map: Homography,
-  place: Place,
-  inset: number,
-  { light, tone }: Seen
+  at: Seen,
+  { place, inset }: { readonly place: Place; readonly inset: number },
+  { light, tone }: Known
 ): Colour & { readonly clipped: number } {
-  const samples = samplePlace(photo, map, { place, inset, step: STEP })
+  const samples = samplePlace(at, { place, inset, step: STEP })
   const white = light.whiteAt(place.x + place.w / 2, place.y + place.h / 2)
   return { ...paintOf(corrected(samples, white, tone)), clipped: samples.clipped }
 }
 
-interface Seen {
+interface Known {
   readonly light: Light
   readonly tone: Tone
 }
 
 /** @returns the box as painted. */
-export function seeBox(photo: Raster, map: Homography, box: Box, seen: Seen): SeenBox {
-  const { colour, spread, clipped } = readPlace(photo, map, box, INSET, seen)
+export function seeBox(at: Seen, box: Box, known: Known): SeenBox {
+  const { colour, spread, clipped } = readPlace(at, { place: box, inset: INSET }, known)
   if (box.wanted.kind !== 'run' || colour === null) {
     // Wanted nearly white, the paper may stand for it.
     const bare = colour === null && box.wanted.kind === 'value' && box.wanted.value >= 93
@@ -90,7 +86,7 @@ export function seeBox(photo: Raster, map: Homography, box: Box, seen: Seen): Se
   const w = (box.w - 2 * INSET) / COLUMNS
   const columns = Array.from({ length: COLUMNS }, (_, i) => {
     const place = { x: box.x + INSET + i * w, y: box.y + INSET, w, h: box.h - 2 * INSET }
-    return readPlace(photo, map, place, 0, seen).colour ?? ([1, 1, 1] as const)
+    return readPlace(at, { place, inset: 0 }, known).colour ?? ([1, 1, 1] as const)
   })
   return { box, colour, columns, clipped, spread: 0 }
 }

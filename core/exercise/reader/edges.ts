@@ -15,8 +15,12 @@ interface Crossing extends Point {
   readonly width: number
 }
 
-/** Where brightness crosses half way between the marker's dark and the paper. @param out one pixel outward. */
-function crossing(photo: Raster, from: Point, out: Point, reach: number): Crossing | null {
+/** Where brightness crosses half way between the marker's dark and the paper. @param out one pixel outward. @param reach pixels. */
+function crossing(
+  photo: Raster,
+  from: Point,
+  { out, reach }: { readonly out: Point; readonly reach: number }
+): Crossing | null {
   const profile = Array.from({ length: 2 * STEPS + 1 }, (_, i) => {
     const r = ((i - STEPS) / STEPS) * reach
     return lumaAt(photo, { x: from.x + out.x * r, y: from.y + out.y * r })
@@ -97,8 +101,7 @@ export function refineCorners(photo: Raster, corners: readonly Point[]): { corne
       return crossing(
         photo,
         { x: p.x + t * (q.x - p.x), y: p.y + t * (q.y - p.y) },
-        out,
-        Math.max(2.5, length * ACROSS)
+        { out, reach: Math.max(2.5, length * ACROSS) }
       )
     }).filter(c => c !== null)
     widths.push(...points.map(c => c.width))

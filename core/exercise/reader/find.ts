@@ -1,18 +1,14 @@
-/// <reference path="../worksheet/js-aruco2.d.ts" />
 /** Finding worksheets in a photograph by their corner markers. */
-import aruco from 'js-aruco2/src/aruco.js'
 import { fitWithin, reduceTo } from '../../picture/resample'
 import type { Raster } from '../../picture/raster'
-import { MARKER_DICTIONARY } from '../worksheet/markers'
 import { refineCorners } from './edges'
+import type { Seeing } from './seeing'
 import { homographyOf, through, type Homography, type Point } from './homography'
 import { cornerMarkers } from '../worksheet/layout'
 import { PAPERS, type Paper } from '../worksheet/worksheet'
 
 /** Long edges that are looked at in turn: markers are found best where a module is a few pixels wide. */
 const EDGES = [1200, 2000, 800, 560] as const
-/** Of 36 bits. Markers of the dictionary differ in 12 and more, so that five wrong ones are still told apart. */
-const WRONG_BITS = 5
 
 /** A marker in the photograph. @property corners in its own order: top left first as it was printed, clockwise. */
 interface Found {
@@ -50,13 +46,12 @@ function stretched(data: Uint8ClampedArray): Uint8ClampedArray {
   return data.map((v, i) => (i % 4 === 3 ? 255 : brighter[v]))
 }
 
-function detect(photo: Raster, edge: number): Found[] {
+function detect(photo: Raster, edge: number, seeing: Seeing): Found[] {
   const size = fitWithin(photo.width, photo.height, edge),
     scale = photo.width / size.width
   const small = scale === 1 ? photo : reduceTo({ ...photo, channels: 4 }, size.width, size.height)
-  const detector = new aruco.AR.Detector({ dictionaryName: MARKER_DICTIONARY, maxHammingDistance: WRONG_BITS })
-  return detector
-    .detect({ width: small.width, height: small.height, data: stretched(small.data) })
+  return seeing
+    .markers({ ...small, data: stretched(small.data) })
     .filter(m => m.id <= LAST_ID)
     .map(m => ({ id: m.id, corners: m.corners.map(c => ({ x: (c.x + 0.5) * scale, y: (c.y + 0.5) * scale })) }))
 }
@@ -139,11 +134,11 @@ function mapOf(photo: Raster, { paper, markers }: SheetMarkers): FoundSheet | nu
 }
 
 /** @returns the sheets of a photograph, none where fewer than three corners of one are seen. */
-export function findSheets(photo: Raster): FoundSheet[] {
+export function findSheets(photo: Raster, seeing: Seeing): FoundSheet[] {
   let found: Found[] = [],
     sheets: SheetMarkers[] = []
   for (const edge of EDGES) {
-    found = joined(found, detect(photo, edge))
+    found = joined(found, detect(photo, edge, seeing))
     sheets = group(found)
     if (sheets.length > 0 && sheets.every(s => s.markers.every(m => m !== null)) && 4 * sheets.length === found.length)
       break

@@ -68,7 +68,11 @@ function judgeColour(measured: Rgb, wanted: Rgb, { wheel, tolerance }: Scale): J
 }
 
 /** @param values L* of the row as painted, in its order; NaN where a box is empty. */
-function judgeValue(values: readonly number[], at: number, wanted: number, { tolerance }: Scale): Judged {
+function judgeValue(
+  values: readonly number[],
+  { at, wanted }: { readonly at: number; readonly wanted: number },
+  { tolerance }: Scale
+): Judged {
   const last = values.length - 1,
     value = values[at]
   // The ends are the learner's own: only far enough out.
@@ -85,7 +89,11 @@ function judgeValue(values: readonly number[], at: number, wanted: number, { tol
 }
 
 /** @param columns along the run, linear light. */
-function judgeRun(columns: readonly Rgb[], from: Rgb, to: Rgb, scale: Scale): Judged {
+function judgeRun(
+  columns: readonly Rgb[],
+  { from, to }: { readonly from: Rgb; readonly to: Rgb },
+  scale: Scale
+): Judged {
   const labs = columns.map(convertLinearToLab)
   const jumps = labs.slice(1).map((lab, i) => differenceOf(labs[i], lab)),
     mean = jumps.reduce((p, q) => p + q, 0) / jumps.length
@@ -130,16 +138,11 @@ export function judgeBoxes(all: readonly Painted[], scale: Scale): Judged[] {
       case 'colour':
         return judgeColour(colour, linearOfHex(wanted.hex), scale)
       case 'run':
-        return judgeRun(columns, linearOfHex(wanted.from), linearOfHex(wanted.to), scale)
+        return judgeRun(columns, { from: linearOfHex(wanted.from), to: linearOfHex(wanted.to) }, scale)
       case 'value': {
         const row = all.filter(p => p.box.row === box.row)
         const values = row.map(p => (p.colour ? convertLinearToLab(p.colour)[0] : NaN))
-        return judgeValue(
-          values,
-          row.findIndex(p => p.box === box),
-          wanted.value,
-          scale
-        )
+        return judgeValue(values, { at: row.findIndex(p => p.box === box), wanted: wanted.value }, scale)
       }
     }
   })

@@ -6,10 +6,8 @@
 import type { Rgb } from '../../colour/srgb'
 import { luminanceOf } from '../../colour/lab'
 import { leastSquares, medianOf } from '../../numeric/solve'
-import type { Raster } from '../../picture/raster'
 import type { PrintedGrey, Worksheet } from '../worksheet/worksheet'
-import type { Homography } from './homography'
-import { medianLight, samplePlace } from './sampling'
+import { medianLight, samplePlace, type Seen } from './sampling'
 import { paperSpots } from './spots'
 
 interface White {
@@ -36,11 +34,11 @@ const UNEVEN = 0.05
 const NEAREST = 6,
   REACH = 14
 
-function whitesOf(photo: Raster, map: Homography, sheet: Worksheet): { whites: White[]; clipped: number } {
+function whitesOf(seen: Seen, sheet: Worksheet): { whites: White[]; clipped: number } {
   let clipped = 0,
     all = 0
   const whites = paperSpots(sheet).flatMap(spot => {
-    const samples = samplePlace(photo, map, { place: spot, inset: 0.3, step: 0.4 })
+    const samples = samplePlace(seen, { place: spot, inset: 0.3, step: 0.4 })
     if (samples.count < 9) return []
     all++
     if (samples.clipped > 0.3) clipped++
@@ -50,8 +48,8 @@ function whitesOf(photo: Raster, map: Homography, sheet: Worksheet): { whites: W
 }
 
 /** @returns null when there is hardly any paper to see. */
-export function lightOn(photo: Raster, map: Homography, sheet: Worksheet): Light | null {
-  const { whites, clipped } = whitesOf(photo, map, sheet)
+export function lightOn(seen: Seen, sheet: Worksheet): Light | null {
+  const { whites, clipped } = whitesOf(seen, sheet)
   if (whites.length < 12) return null
   const unit = (w: { x: number; y: number }): number[] => terms(w.x / 100 - 1, w.y / 100 - 1.4)
   const rows = whites.map(unit)
@@ -137,9 +135,9 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[]): (x:
 const root = (v: number): number => Math.sqrt(Math.max(0, v))
 
 /** From the printed greys. @returns null when they are not there to be read. */
-export function toneOf(photo: Raster, map: Homography, greys: readonly PrintedGrey[], light: Light): FittedTone | null {
+export function toneOf(at: Seen, greys: readonly PrintedGrey[], light: Light): FittedTone | null {
   const seen = greys.flatMap(grey => {
-    const samples = samplePlace(photo, map, { place: grey, inset: 1.6, step: 0.5 })
+    const samples = samplePlace(at, { place: grey, inset: 1.6, step: 0.5 })
     if (samples.count < 20) return []
     const white = light.whiteAt(grey.x + grey.w / 2, grey.y + grey.h / 2)
     return [{ wanted: grey.linear, ratio: medianLight(samples).map((v, c) => v / white[c]) }]

@@ -1,5 +1,4 @@
 /** Reading filled worksheets off a photograph: found, straightened, freed of the light, each box judged. */
-import decodeQR from 'qr/decode.js'
 import { convertLinearToLab } from '../../colour/lab'
 import { differenceOf } from '../../colour/difference'
 import { hexOfLinear, linearOfHex } from '../../colour/srgb'
@@ -10,6 +9,8 @@ import { readCode, type SheetCode } from '../worksheet/code'
 import { worksheetOf } from '../worksheet/layout'
 import { PAPERS, type Place, type Worksheet } from '../worksheet/worksheet'
 import { seeBox, type SeenBox } from './boxes'
+import type { Seen } from './sampling'
+import type { Seeing } from './seeing'
 import { findSheets, sheetAt, type FoundSheet } from './find'
 import { through, type Homography, type Point } from './homography'
 import { judgeBoxes, type BoxVerdict } from './judge'
@@ -54,7 +55,7 @@ const QR_PIXELS = [360, 240, 520] as const
 const CLEAR = 3
 
 /** The code's place made straight: modules are a few pixels then, whatever the photograph's size. */
-function readPrintedCode(photo: Raster, map: Homography, place: Place): SheetCode | null {
+function readPrintedCode({ photo, map }: Seen, place: Place, seeing: Seeing): SheetCode | null {
   const area = { x: place.x - CLEAR, y: place.y - CLEAR, w: place.w + 2 * CLEAR, h: place.h + 2 * CLEAR }
   for (const side of QR_PIXELS) {
     const straight = createRaster(side, side)
@@ -66,12 +67,9 @@ function readPrintedCode(photo: Raster, map: Homography, place: Place): SheetCod
         const p = 4 * (y * photo.width + x)
         straight.data.set([photo.data[p], photo.data[p + 1], photo.data[p + 2], 255], 4 * (j * side + i))
       }
-    try {
-      const code = readCode(decodeQR({ width: side, height: side, data: straight.data }, { timeLimit: 300, effort: 4 }))
-      if (code) return code
-    } catch {
-      // Not at this size.
-    }
+    const text = seeing.code(straight),
+      code = text === null ? null : readCode(text)
+    if (code) return code
   }
   return null
 }
@@ -97,7 +95,12 @@ const DOUBT = {
   spread: 0.5
 } as const
 
-function doubtsOf(found: FoundSheet, light: Light, tone: FittedTone, sheet: Worksheet): string[] {
+interface Looked {
+  readonly found: FoundSheet
+  readonly light: Light
+  readonly tone: FittedTone
+}
+function doubtsOf({ found, light, tone }: Looked, sheet: Worksheet): string[] {
   const a = through(found.map, { x: sheet.width / 2 - 5, y: sheet.height / 2 }),
     b = through(found.map, { x: sheet.width / 2 + 5, y: sheet.height / 2 })
   const pixels = Math.hypot(a.x - b.x, a.y - b.y) / 10
@@ -119,18 +122,19 @@ function doubtOf({ clipped, spread }: SeenBox): string | null {
   return spread > DOUBT.spread ? 'uneven: a shadow’s edge, or strokes' : null
 }
 
-function readFound(photo: Raster, found: FoundSheet): SheetOutcome {
+function readFound(photo: Raster, found: FoundSheet, seeing: Seeing): SheetOutcome {
+  const at: Seen = { photo, map: found.map }
   const plain = worksheetOf({ exercise: 'opposites', settings: PLAIN_SETTINGS, paper: found.paper })
   const corners = paperCorners(found.map, plain),
     unread = (reason: string): SheetOutcome => ({ kind: 'unread', corners, reason })
-  const code = readPrintedCode(photo, found.map, plain.codePlace)
+  const code = readPrintedCode(at, plain.codePlace, seeing)
   if (!code) return unread('The square code cannot be read: it is covered, blurred, or of another kind of sheet.')
   const sheet = worksheetOf({ ...code, settings: { ...PLAIN_SETTINGS, ...code.settings } })
-  const light = lightOn(photo, found.map, sheet)
-  const tone = light && toneOf(photo, found.map, sheet.greys, light)
+  const light = lightOn(at, sheet)
+  const tone = light && toneOf(at, sheet.greys, light)
   if (!light || !tone)
     return unread('The greys at the bottom of the sheet cannot be read: are they covered, or in a shadow?')
-  const seen = sheet.boxes.map(box => seeBox(photo, found.map, box, { light, tone: tone.tone })),
+  const seen = sheet.boxes.map(box => seeBox(at, box, { light, tone: tone.tone })),
     verdicts = judgeBoxes(seen, sheet.settings)
   const boxes = seen.map((one, i): BoxRead => {
     const { name, label, wanted, x, y, w, h } = one.box,
@@ -149,11 +153,11 @@ function readFound(photo: Raster, found: FoundSheet): SheetOutcome {
       doubt: doubtOf(one)
     }
   })
-  return { kind: 'read', sheet: { code, corners, boxes, doubts: doubtsOf(found, light, tone, sheet) } }
+  return { kind: 'read', sheet: { code, corners, boxes, doubts: doubtsOf({ found, light, tone }, sheet) } }
 }
 
 /** The four corners by hand, whichever way the photograph lies, on whichever paper. */
-function readByHand(photo: Raster, { corners }: ByHand): SheetOutcome[] {
+function readByHand(photo: Raster, { corners }: ByHand, seeing: Seeing): SheetOutcome[] {
   let outcome: SheetOutcome | null = null
   for (const paper of PAPERS)
     for (let turn = 0; turn < 4; turn++) {
@@ -162,7 +166,7 @@ function readByHand(photo: Raster, { corners }: ByHand): SheetOutcome[] {
         corners.map((_, i) => corners[(i + turn) % 4])
       )
       if (!found) continue
-      const read = readFound(photo, found)
+      const read = readFound(photo, found, seeing)
       if (read.kind === 'read' && read.sheet.code.paper === paper) return [read]
       outcome ??= read
     }
@@ -170,10 +174,10 @@ function readByHand(photo: Raster, { corners }: ByHand): SheetOutcome[] {
 }
 
 /**
- * @param photo all pixels of the photograph. @param byHand where the corners are set by hand.
+ * @param photo all pixels of the photograph. @param seeing finds the printed marks. @param byHand where the corners are set by hand.
  * @returns every sheet that is found, left to right and top to bottom; none where no sheet's four corners are seen.
  */
-export function readSheets(photo: Raster, byHand: ByHand | null = null): SheetOutcome[] {
-  if (byHand) return readByHand(photo, byHand)
-  return findSheets(photo).map(found => readFound(photo, found))
+export function readSheets(photo: Raster, seeing: Seeing, byHand: ByHand | null = null): SheetOutcome[] {
+  if (byHand) return readByHand(photo, byHand, seeing)
+  return findSheets(photo, seeing).map(found => readFound(photo, found, seeing))
 }

@@ -9,28 +9,14 @@ import { linearOfHex, type Rgb } from '../../colour/srgb'
 import { seededRandom } from '../../numeric/random'
 import { createRaster, type Raster } from '../../picture/raster'
 import { decoded, sceneOf, type Scene } from '../../../tests/sheets/scenes'
+import { SEEING } from '../../../server/work/worksheet/libraries'
+import { PLAIN_SHOT } from '../../../tests/sheets/filled'
 import { photograph, type Shot } from '../../../tests/sheets/photographer'
 import { homographyOf, through } from './homography'
 import { monotoneCurve } from './light'
 import { readSheets, type SheetRead } from './read'
 
-const SIZE = { width: 1500, height: 2000 }
-/** A plain photograph, before anything is made hard about it. */
-const PLAIN: Shot = {
-  ...SIZE,
-  tilt: 12,
-  turn: -9,
-  lean: 5,
-  fill: 0.86,
-  falloff: 1.5,
-  from: 0.6,
-  cast: [1.14, 1, 0.86],
-  exposure: 0.6,
-  blur: 0.7,
-  contrast: 1.08,
-  noise: 0.004,
-  quality: 88
-}
+const SIZE = { width: PLAIN_SHOT.width, height: PLAIN_SHOT.height }
 let scene: Scene
 beforeAll(async () => {
   // Opposites, with twelve boxes and more.
@@ -41,11 +27,11 @@ const shoot = async (
   more: Partial<Shot> = {},
   flat: Raster = scene.flat
 ): Promise<{ photo: Raster; corners: readonly { x: number; y: number }[] }> => {
-  const { jpeg, corners } = await photograph(flat, { ...PLAIN, ...more }, seededRandom(3))
+  const { jpeg, corners } = await photograph(flat, { ...PLAIN_SHOT, ...more }, seededRandom(3))
   return { photo: await decoded(jpeg), corners }
 }
 function sheetOf(photo: Raster): SheetRead {
-  const [first] = readSheets(photo)
+  const [first] = readSheets(photo, SEEING)
   if (first?.kind !== 'read') throw new Error(first ? first.reason : 'no sheet')
   return first.sheet
 }
@@ -91,7 +77,7 @@ describe('a filled sheet', () => {
       through(map, { x: m.corner % 3 === 0 ? m.x : m.x + m.w, y: m.corner < 2 ? m.y : m.y + m.h })
     )
     // Begun at another corner than the first.
-    const [first] = readSheets(photo, { corners: [...outer.slice(2), ...outer.slice(0, 2)] })
+    const [first] = readSheets(photo, SEEING, { corners: [...outer.slice(2), ...outer.slice(0, 2)] })
     expect(first.kind === 'read' && off(first.sheet)).toBeLessThan(2)
   }, 60_000)
 
@@ -112,7 +98,7 @@ describe('a filled sheet', () => {
   ] as const)(
     'says that it is not to be trusted: %s',
     async (_, more, says) => {
-      const [first] = readSheets((await shoot(more)).photo)
+      const [first] = readSheets((await shoot(more)).photo, SEEING)
       if (first?.kind !== 'read') throw new Error(first ? first.reason : 'no sheet is found')
       expect(first.sheet.doubts.join(' ')).toMatch(says)
     },
@@ -137,12 +123,14 @@ it('two sheets in one photograph are told apart by their codes', async () => {
         4 * (y * both.width + i * photo.width)
       )
   })
-  const read = readSheets(both).flatMap(o => (o.kind === 'read' ? [o.sheet.code.number] : []))
+  const read = readSheets(both, SEEING).flatMap(o => (o.kind === 'read' ? [o.sheet.code.number] : []))
   expect(read.sort()).toEqual([115, 117])
 }, 90_000)
 
 it('finds no sheet where there is none', () => {
-  expect(readSheets({ ...createRaster(600, 400), data: new Uint8ClampedArray(600 * 400 * 4).fill(200) })).toEqual([])
+  expect(
+    readSheets({ ...createRaster(600, 400), data: new Uint8ClampedArray(600 * 400 * 4).fill(200) }, SEEING)
+  ).toEqual([])
 })
 
 describe('what it stands on', () => {

@@ -5,6 +5,12 @@ import type { Raster } from '../../picture/raster'
 import type { Place } from '../worksheet/worksheet'
 import { through, type Homography } from './homography'
 
+/** A photograph, and where the sheet lies in it. */
+export interface Seen {
+  readonly photo: Raster
+  readonly map: Homography
+}
+
 /** @property light linear, 0–1, three a sample. @property clipped share of samples at the top of any channel. */
 export interface Samples {
   readonly light: Float64Array
@@ -16,8 +22,7 @@ const CLIPPED = 254
 
 /** Samples a place in a grid. @param inset millimetres left out all round. @param step millimetres between samples. @returns fewer samples than asked where the place leaves the photograph. */
 export function samplePlace(
-  { width, height, data }: Raster,
-  map: Homography,
+  { photo: { width, height, data }, map }: Seen,
   { place, inset, step }: { readonly place: Place; readonly inset: number; readonly step: number }
 ): Samples {
   const w = place.w - 2 * inset,

@@ -53,15 +53,22 @@ interface Laid {
   readonly lines: Line[]
 }
 
+/** @property index of the row. @property top, width where it has room. */
+interface Room {
+  readonly index: number
+  readonly top: number
+  readonly width: number
+}
+
 /** @returns height taken. */
-function layRow(row: SheetRow, index: number, top: number, width: number, { boxes, frames, lines }: Laid): number {
+function layRow(row: SheetRow, { index, top, width }: Room, { boxes, frames, lines }: Laid): number {
   const { left } = BODY
   let y = top
   if (row.caption) {
     lines.push({ x: left, y: y + 3.4, size: TEXT.words, text: capital(row.caption), family: 'Sans', width })
     y += CAPTION
   }
-  const label = (x: number, w: number, below: number, text: string): void => {
+  const label = ({ x, w }: { readonly x: number; readonly w: number }, below: number, text: string): void => {
     // Two lines where one is too wide for its box and the gap beside it.
     const parts = wrap(text, w + GAP - 1, TEXT.label)
     parts.forEach((part, i) =>
@@ -94,7 +101,7 @@ function layRow(row: SheetRow, index: number, top: number, width: number, { boxe
           w,
           h: BOX
         })
-        label(x, w, y + BOX, asked.label)
+        label({ x, w }, y + BOX, asked.label)
         x += w + GAP
       })
       return y + BOX + LABEL + 3.1 * (deepest - 1) + BETWEEN - top
@@ -134,7 +141,7 @@ function layRow(row: SheetRow, index: number, top: number, width: number, { boxe
           w: BOX,
           h: BOX
         })
-        label(x, BOX, at + BOX, asked.label)
+        label({ x, w: BOX }, at + BOX, asked.label)
       })
       return centre.y + radius + BOX - top
     }
@@ -203,7 +210,7 @@ export function worksheetOf({ exercise, settings, paper, number = 0, name = '' }
   laid.lines.push({ x: head, y: 21, size: TEXT.words, text: whose, family: 'Sans', width: room })
   if (!name) laid.lines.push({ x: head, y: 26.5, size: TEXT.words, text: 'Name', family: 'Sans', width: room })
   let y: number = BODY.top
-  const text = (lines: readonly string[], x: number, from: number, w: number): number => {
+  const text = (lines: readonly string[], [x, from]: readonly [number, number], w: number): number => {
     let at = from
     lines.forEach((line, i) =>
       wrap(line, w, TEXT.words).forEach((part, j) => {
@@ -232,12 +239,12 @@ export function worksheetOf({ exercise, settings, paper, number = 0, name = '' }
         }
       : null
   if (wheel) {
-    text(words, BODY.left + WHEEL.beside, y, across - WHEEL.beside)
+    text(words, [BODY.left + WHEEL.beside, y], across - WHEEL.beside)
     y += WHEEL.block + 2
-  } else y = text(words, BODY.left, y, across) + 5
+  } else y = text(words, [BODY.left, y], across) + 5
   for (const [i, row] of rows.entries()) {
     const before = { boxes: laid.boxes.length, frames: laid.frames.length, lines: laid.lines.length }
-    const taken = layRow(row, i, y, across, laid)
+    const taken = layRow(row, { index: i, top: y, width: across }, laid)
     if (y + taken > bottom + BETWEEN) {
       if (row.kind !== 'frames') throw new RangeError(`the boxes of "${exercise}" do not fit on ${paper}`)
       laid.frames.length = before.frames

@@ -20,9 +20,13 @@ const shareFor = (p: Rgb, q: Rgb, luminance: number): number =>
   (luminance - luminanceOf(p)) / (luminanceOf(q) - luminanceOf(p))
 
 /** From the full strength toward white or black in even steps of value; the first is the full strength. @param end L*. */
-function letDown(wheel: WheelName, position: number, toward: Rgb, end: number, steps: number): string[] {
-  const strong = strongAt(wheel, position),
-    start = valueOfLinear(strong)
+interface LetDown {
+  readonly toward: Rgb
+  readonly end: number
+  readonly steps: number
+}
+function letDown(strong: Rgb, { toward, end, steps }: LetDown): string[] {
+  const start = valueOfLinear(strong)
   return Array.from({ length: steps }, (_, i) => {
     const value = start + ((end - start) * i) / (steps - 1)
     return hexOfLinear(mix(strong, toward, shareFor(strong, toward, convertValueToLuminance(value))))
@@ -31,9 +35,9 @@ function letDown(wheel: WheelName, position: number, toward: Rgb, end: number, s
 const TINT_END = 93,
   SHADE_END = 14
 export const tints = (wheel: WheelName, position: number, steps: number): string[] =>
-  letDown(wheel, position, WHITE, TINT_END, steps)
+  letDown(strongAt(wheel, position), { toward: WHITE, end: TINT_END, steps })
 export const shades = (wheel: WheelName, position: number, steps: number): string[] =>
-  letDown(wheel, position, BLACK, SHADE_END, steps)
+  letDown(strongAt(wheel, position), { toward: BLACK, end: SHADE_END, steps })
 /** Toward a middle grey in even shares. */
 export const tones = (wheel: WheelName, position: number, steps: number): string[] => {
   const strong = strongAt(wheel, position)

@@ -1,13 +1,9 @@
-/// <reference path="./js-aruco2.d.ts" />
 /** A worksheet drawn, in millimetres: the same drawing for the page, the file and the printed document. */
-import encodeQR from 'qr'
-import aruco from 'js-aruco2/src/aruco.js'
 import { convertLinearToSrgb, formatHex, hexOfLinear } from '../../colour/srgb'
 import { stepAt } from '../../wheel/wheel'
 import { strongAt } from './mixtures'
 import { writeCode } from './code'
 import { TEXT } from './layout'
-import { MARKER_DICTIONARY } from './markers'
 import type { Line, Marker, Place, PrintedWheel, Worksheet } from './worksheet'
 import type { WheelName } from '../../wheel/steps'
 
@@ -24,11 +20,15 @@ const rectangle = ({ x, y, w, h }: Place, fill: string, more = ''): string =>
 const outlined = (place: Place, more = ''): string =>
   rectangle(place, 'none', ` stroke="${INK}" stroke-width="${OUTLINE}"${more}`)
 
-const dictionary = new aruco.AR.Dictionary(MARKER_DICTIONARY)
+/** What printed marks look like: given, since it is a library's. @property markerBits by rows, '1' for white. @property codeModules by rows, true for dark. */
+export interface Printing {
+  readonly markerBits: (id: number) => string
+  readonly codeModules: (text: string) => readonly (readonly boolean[])[]
+}
+
 /** Dark with its bits in white, one module of dark around them. */
-function markerSvg({ x, y, w, id }: Marker): string {
-  const bits = dictionary.codeList[id],
-    side = Math.sqrt(bits.length),
+function markerSvg({ x, y, w }: Marker, bits: string): string {
+  const side = Math.sqrt(bits.length),
     module = w / (side + 2)
   const white = [...bits].flatMap((bit, i) =>
     bit === '1'
@@ -40,12 +40,8 @@ function markerSvg({ x, y, w, id }: Marker): string {
   return `${rectangle({ x, y, w, h: w }, '#000000')}<path d="${white.join('')}" fill="#ffffff"/>`
 }
 
-function codeSvg(text: string, { x, y, w }: Place): string {
-  // The library draws a border of at least one module; the paper is ours.
-  const rows = encodeQR(text, 'raw', { ecc: 'medium', border: 1 })
-      .slice(1, -1)
-      .map(row => row.slice(1, -1)),
-    module = w / rows.length
+function codeSvg(rows: readonly (readonly boolean[])[], { x, y, w }: Place): string {
+  const module = w / rows.length
   const dark = rows.flatMap((row, j) =>
     row.flatMap((on, i) =>
       on ? [`M${n(x + i * module)} ${n(y + j * module)}h${n(module)}v${n(module)}h${n(-module)}z`] : []
@@ -59,7 +55,8 @@ const EXTENDED = /[\u0100-\u0130\u0132-\u0151\u0154-\u024f]+/g
 const inFiles = (text: string, family: string): string =>
   escaped(text).replace(EXTENDED, run => `<tspan font-family="${family}Extended">${run}</tspan>`)
 
-function textSvg({ x, y, size, text, family, middle }: Line, fill = INK): string {
+function textSvg({ x, y, size, text, family, middle }: Line): string {
+  const fill = middle ? QUIET : INK
   return `<text x="${n(x)}" y="${n(y)}" font-family="${family}" font-size="${n(size * MM_OF_POINT)}" fill="${fill}"${middle ? ' text-anchor="middle"' : ''}>${inFiles(text, family)}</text>`
 }
 
@@ -91,10 +88,10 @@ function wheelSvg({ x, y, radius, at }: PrintedWheel, wheel: WheelName): string 
 }
 
 /**
- * @param answers true for the instructor's key: each box in its wanted colour.
+ * @param printing draws the marks. @param answers true for the instructor's key: each box in its wanted colour.
  * @returns an SVG document in millimetres.
  */
-export function worksheetSvg(sheet: Worksheet, answers = false): string {
+export function worksheetSvg(sheet: Worksheet, printing: Printing, answers = false): string {
   const { width, height, boxes, frames, lines, greys, markers, codePlace, wheel, settings, code } = sheet
   const gradients = answers
     ? boxes.flatMap(({ wanted }, i) =>
@@ -119,9 +116,9 @@ export function worksheetSvg(sheet: Worksheet, answers = false): string {
     ...boxes.map(box => outlined(box)),
     ...frames.map(frame => outlined(frame, ' stroke-dasharray="1.5 1"')),
     wheel ? wheelSvg(wheel, settings.wheel) : '',
-    ...markers.map(markerSvg),
-    codeSvg(writeCode(code), codePlace),
-    ...lines.map(line => textSvg(line, line.middle ? QUIET : INK)),
+    ...markers.map(marker => markerSvg(marker, printing.markerBits(marker.id))),
+    codeSvg(printing.codeModules(writeCode(code)), codePlace),
+    ...lines.map(textSvg),
     '</svg>'
   ].join('')
 }

@@ -88,7 +88,7 @@ export async function confirmReached(account: Account, id: number, now: Date): P
   )
   await transaction(async connection => {
     for (const a of reached) {
-      await rows.markConfirmed(connection, a.id, now)
+      await rows.markConfirmed(connection, a.id, { at: now, word: '' })
       await tellExercise(connection, { what: 'confirmed', ...toldOf(a), dueOn: a.dueOn, note: '' })
     }
   })
@@ -104,8 +104,8 @@ export async function answerHandIn(
   const set = await assignmentTo('release', account, id)
   if (!set.handIn) throw new AppError('invalid', 'Nothing has been handed in for this exercise yet.')
   await transaction(async connection => {
-    if (outcome === 'confirmed') await rows.markConfirmed(connection, id, now, word)
-    else await rows.markReturned(connection, id, now, word)
+    if (outcome === 'confirmed') await rows.markConfirmed(connection, id, { at: now, word })
+    else await rows.markReturned(connection, id, { at: now, word })
     await tellExercise(connection, { what: outcome, ...toldOf(set), dueOn: set.dueOn, note: word })
   })
 }

@@ -17,6 +17,7 @@ import { findAssignment, listAssignmentsOfSet } from '../../db/assignments'
 import { insertBlob } from '../../db/pictures'
 import { db, transaction } from '../../db/pool'
 import { printWorksheets, readSheetPhoto } from '../../work/workers'
+import { PRINTING } from '../../work/worksheet/libraries'
 import type { WorksheetAsked } from '../../work/worksheet/print'
 import { assignmentTo, setTo, visibleAssignment } from '../access'
 import { blobsOf, keepPicture, takeApart, type Sizes } from '../handing-in'
@@ -41,7 +42,8 @@ const sheetFor = ({ id, exercise, settings, learner, plan }: Assignment, paper: 
 })
 
 async function filed(sheets: readonly WorksheetAsked[], { as, answers }: Printed, who: string): Promise<File> {
-  if (as === 'svg') return { mediaType: 'image/svg+xml', body: worksheetSvg(worksheetOf(sheets[0]!), answers) }
+  if (as === 'svg')
+    return { mediaType: 'image/svg+xml', body: worksheetSvg(worksheetOf(sheets[0]!), PRINTING, answers) }
   return { mediaType: 'application/pdf', body: Buffer.from(await printWorksheets({ sheets, answers }, who)) }
 }
 
@@ -170,7 +172,11 @@ export async function disputeBox(
 }
 
 /** The instructor's word: this is how the sheet stands. */
-export async function confirmSheet(account: Account, id: number, sheetId: number, now: Date): Promise<void> {
+export async function confirmSheet(
+  account: Account,
+  id: number,
+  { sheetId, now }: { readonly sheetId: number; readonly now: Date }
+): Promise<void> {
   await assignmentTo('release', account, id)
   await transaction(async connection => {
     await open(connection, id, sheetId)

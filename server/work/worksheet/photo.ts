@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises'
 import { readSheets, type SheetOutcome } from '../../../core/exercise/reader/read'
 import type { Point } from '../../../core/exercise/reader/homography'
 import { decodeFull } from '../layers/layers'
+import { SEEING } from './libraries'
 import type { Progress } from '../protocol'
 
 /** @property file of the photograph. @property corners set by hand, fractions of it. */
@@ -16,7 +17,11 @@ export async function readPhoto({ file, corners }: PhotoRequest, progress?: Prog
   const photo = await decodeFull(await readFile(file)),
     { width, height } = photo
   progress?.(0.3)
-  const found = readSheets(photo, corners && { corners: corners.map(({ x, y }) => ({ x: x * width, y: y * height })) })
+  const found = readSheets(
+    photo,
+    SEEING,
+    corners && { corners: corners.map(({ x, y }) => ({ x: x * width, y: y * height })) }
+  )
   const inFractions = (points: readonly Point[]): Point[] => points.map(({ x, y }) => ({ x: x / width, y: y / height }))
   return found.map(outcome =>
     outcome.kind === 'read'

@@ -9,6 +9,7 @@ import type { Box, Paper, Worksheet } from '../../../core/exercise/worksheet/wor
 import { positionOn, stepAt } from '../../../core/wheel/wheel'
 import type { WheelName } from '../../../core/wheel/steps'
 import { writePdf } from '../pdf'
+import { PRINTING } from './libraries'
 import { typeset } from '../sheet/fonts'
 
 export type WorksheetAsked = Parameters<typeof worksheetOf>[0]
@@ -23,7 +24,7 @@ const PAGE: Readonly<Record<Paper, 'A4' | 'LETTER'>> = { a4: 'A4', letter: 'LETT
 const QUIET = '#5e5e5e'
 
 const page = (sheet: Worksheet, answers: boolean, first: boolean): Content => ({
-  svg: worksheetSvg(sheet, answers),
+  svg: worksheetSvg(sheet, PRINTING, answers),
   width: sheet.width * POINTS,
   absolutePosition: { x: 0, y: 0 },
   ...(first ? {} : { pageBreak: 'before' as const })

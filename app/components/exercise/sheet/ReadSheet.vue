@@ -2,6 +2,7 @@
 import { z } from 'zod'
 import { nameOfLinear } from '~~/core/colour/names'
 import { linearOfHex } from '~~/core/colour/srgb'
+import { rowsOf } from '~~/core/exercise/worksheet/rows'
 import type { Assignment } from '~~/shared/assignment'
 import type { KeptSheet } from '~~/shared/worksheet'
 
@@ -10,6 +11,15 @@ const props = defineProps<{ kept: KeptSheet; assignment: Assignment; own: boolea
 const emit = defineEmits<{ changed: [] }>()
 const path = `/assignments/${props.assignment.id}/sheets/${props.kept.id}`
 const boxes = computed(() => props.kept.sheet.boxes)
+/** As they stand on the sheet: a box's name begins with its row. */
+const rows = computed(() => {
+  const captions = rowsOf(props.assignment.exercise, props.assignment.settings).map(r => r.caption)
+  const numbers = [...new Set(boxes.value.map(b => parseInt(b.name)))]
+  return numbers.map(n => ({
+    caption: capital(captions[n - 1] ?? ''),
+    boxes: boxes.value.filter(b => parseInt(b.name) === n)
+  }))
+})
 const MARKS = { right: 'right', near: 'near', off: 'off' } as const
 const counts = computed(() => {
   const of = (v: keyof typeof MARKS): number => boxes.value.filter(b => b.verdict === v).length
@@ -30,6 +40,11 @@ function begin(box: string) {
   word.value = disputeOf(box)
 }
 const said = (hex: string): string => nameOfLinear(linearOfHex(hex)).said
+/** Only where a word tells them apart. */
+function between({ wanted, measured }: { wanted: string; measured: string }): string {
+  const [asked, is] = [said(wanted), said(measured)]
+  return asked === is ? '' : `wanted ${asked}, is ${is}`
+}
 </script>
 
 <template>
@@ -42,38 +57,42 @@ const said = (hex: string): string => nameOfLinear(linearOfHex(hex)).said
         {{ counts }} <span class="quiet">· read {{ dayWords(kept.readAt) }}</span>
       </h2>
       <p v-for="doubt in kept.sheet.doubts" :key="doubt" role="status">{{ doubt }}</p>
-      <ul>
-        <li v-for="box in boxes" :key="box.name" :data-box="box.name">
-          <span class="patches" aria-hidden="true"
-            ><i :style="{ background: box.wanted }" /><i :style="{ background: box.measured }"
-          /></span>
-          <span>
-            <b :class="box.verdict">{{ MARKS[box.verdict] }}</b> {{ box.label }}
-            <template v-if="box.word === 'empty'">· not painted</template>
-            <template v-else>
-              <span class="quiet">wanted {{ said(box.wanted) }}, is {{ said(box.measured) }}</span>
-              <template v-if="box.word"> · {{ box.word }}</template>
-            </template>
-            <span v-if="box.doubt" class="quiet"> ({{ box.doubt }})</span>
-            <span v-if="disputeOf(box.name)" class="words"> “{{ disputeOf(box.name) }}”</span>
-            <button
-              v-if="own && !kept.confirmedAt && box.verdict !== 'right' && disputing !== box.name"
-              class="word-link"
-              @click="begin(box.name)"
+      <section v-for="row in rows" :key="row.caption" class="row">
+        <h3>{{ row.caption }}</h3>
+        <ul>
+          <li v-for="box in row.boxes" :key="box.name" :data-box="box.name">
+            <span class="patches" aria-hidden="true"
+              ><i :style="{ background: box.wanted }" /><i :style="{ background: box.measured }"
+            /></span>
+            <span>
+              <b :class="box.verdict">{{ MARKS[box.verdict] }}</b> {{ box.label }}
+              <template v-if="box.word === 'empty'">· not painted</template>
+              <template v-else>
+                <span v-if="box.verdict !== 'right'" class="quiet">{{ between(box) }}</span>
+                <template v-if="box.word"> · try {{ box.word }}</template>
+              </template>
+              <span v-if="box.doubt" class="quiet"> ({{ box.doubt }})</span>
+              <span v-if="disputeOf(box.name)" class="words"> “{{ disputeOf(box.name) }}”</span>
+              {{ ' ' }}
+              <button
+                v-if="own && !kept.confirmedAt && box.verdict !== 'right' && disputing !== box.name"
+                class="word-link"
+                @click="begin(box.name)"
+              >
+                {{ disputeOf(box.name) ? 'change that' : 'I see it otherwise' }}
+              </button>
+            </span>
+            <form
+              v-if="disputing === box.name"
+              class="dispute"
+              @submit.prevent="send('/dispute', 'PUT', { box: box.name, word })"
             >
-              {{ disputeOf(box.name) ? 'change that' : 'I see it otherwise' }}
-            </button>
-          </span>
-          <form
-            v-if="disputing === box.name"
-            class="dispute"
-            @submit.prevent="send('/dispute', 'PUT', { box: box.name, word })"
-          >
-            <v-text-field v-model="word" :label="`What you see in ${box.label}`" maxlength="300" autofocus />
-            <v-btn type="submit" size="small" :loading="busy">Say it</v-btn>
-          </form>
-        </li>
-      </ul>
+              <v-text-field v-model="word" :label="`What you see in ${box.label}`" maxlength="300" autofocus />
+              <v-btn type="submit" size="small" :loading="busy">Say it</v-btn>
+            </form>
+          </li>
+        </ul>
+      </section>
       <p v-if="problem" role="alert">{{ problem }}</p>
       <p v-if="kept.confirmedAt" class="words">Confirmed on {{ dayWords(kept.confirmedAt) }}.</p>
       <v-btn v-else-if="!own" color="primary" variant="flat" :loading="busy" @click="send('/confirm', 'POST')"
@@ -100,10 +119,12 @@ img {
   gap: 10px;
   justify-items: start;
 }
+.row {
+  width: 100%;
+}
 ul {
   list-style: none;
   padding: 0;
-  width: 100%;
   columns: 2 320px;
   column-gap: 28px;
 }

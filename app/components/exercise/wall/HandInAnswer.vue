@@ -48,6 +48,9 @@ const missed = computed(() => props.assignment.handIn?.checks?.some(c => !c.pass
     <p v-if="!assignment.confirmedAt" class="word-row">
       <button class="word-link" :aria-expanded="moving" @click="moving = !moving">another day, or withdraw it</button>
       <NuxtLink class="word-link" :to="`/exercises/${assignment.id}/sheet`">its worksheets</NuxtLink>
+      <NuxtLink v-if="assignment.handIn" class="word-link" :to="`/bench/${assignment.handIn.submissionId}`"
+        >look at it on the bench</NuxtLink
+      >
       <NuxtLink v-if="assignment.setId" class="word-link" :to="`/exercises/sets/${assignment.setId}`"
         >the others’</NuxtLink
       >

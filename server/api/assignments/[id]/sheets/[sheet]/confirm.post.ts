@@ -2,6 +2,6 @@ import { idParam, route } from '../../../../../http/route'
 import { confirmSheet } from '../../../../../services/exercises/worksheets'
 
 export default route('instructor', async ({ event, account }) => {
-  await confirmSheet(account, idParam(event), idParam(event, 'sheet'), new Date())
+  await confirmSheet(account, idParam(event), { sheetId: idParam(event, 'sheet'), now: new Date() })
   return {}
 })
