@@ -114,7 +114,7 @@ describe('planted faults', () => {
     const { raster, report } = measured.get('buoys')!
     expect(
       checkHandIn(
-        'opposites',
+        { exercise: 'opposites', own: null },
         {
           report,
           raster,

@@ -82,6 +82,7 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   async function setOpposites(): Promise<void> {
     const setId = await setExercise(instructor, classId, {
       exercise: 'opposites',
+      own: null,
       dueOn: new Date(now.getTime() + 2 * DAY).toISOString().slice(0, 10),
       note: 'Take something from the harbour: it need not be boats.',
       tolerance: 'usual',

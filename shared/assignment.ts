@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { MEDIA, PLAIN_SETTINGS, TOLERANCES, type CheckResult } from '../core/exercise'
 import { soundAmounts, type Plan } from '../core/exercise/plan'
 import { exerciseKeySchema } from './exercise'
+import { ownExerciseSchema } from './own-exercise'
 import { sectorSchemeSchema, wheelSchema } from './scheme'
 
 export const checkResultSchema: z.ZodType<CheckResult> = z.object({
@@ -38,6 +39,8 @@ export const planSchema: z.ZodType<Plan> = z.object({
 export const assignmentSchema = z.object({
   id: z.int(),
   exercise: exerciseKeySchema,
+  /** An instructor's own, as it stood when it was set. */
+  own: ownExerciseSchema.nullable(),
   settings: settingsSchema,
   learner: z.object({ id: z.int(), name: z.string() }),
   classId: z.int(),
@@ -74,6 +77,8 @@ const dueOn = z.iso.date('A day, as in 2026-09-01.'),
 /** To whom, and with which key colour: the learner's own choice, one for all, or a different one each. */
 export const setInputSchema = z.object({
   exercise: exerciseKeySchema,
+  /** Number of an exercise of one's own: it stands for the shelf's. */
+  own: z.int().positive().nullable().default(null),
   dueOn,
   note,
   tolerance: z.enum(TOLERANCES).default(PLAIN_SETTINGS.tolerance),
@@ -128,13 +133,11 @@ export const exerciseRecordSchema = z.object({
     })
   ),
   /** Checks that were missed most, of the newest hand-ins. */
-  missed: z.array(
-    z.object({ exercise: exerciseKeySchema, check: z.string(), name: z.string(), of: z.int(), missed: z.int() })
-  ),
+  missed: z.array(z.object({ title: z.string(), check: z.string(), name: z.string(), of: z.int(), missed: z.int() })),
   sets: z.array(
     z.object({
       id: z.int(),
-      exercise: exerciseKeySchema,
+      title: z.string(),
       setAt: z.iso.datetime(),
       dueOn: z.iso.date(),
       of: z.int(),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { z } from 'zod'
 import { keptWords } from '~/utils/kept'
-import { EXERCISES } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
 import { assignmentSchema } from '~~/shared/assignment'
 import { classListSchema } from '~~/shared/class'
@@ -52,8 +52,8 @@ watch([classes, assignment], ([all, exercise]) => {
   if (exercise && !kept.read()?.title)
     Object.assign(form, {
       stage: 'study',
-      title: EXERCISES[exercise.exercise].title,
-      plannedScheme: exercise.plan?.scheme ?? EXERCISES[exercise.exercise].plan ?? '',
+      title: exerciseSet(exercise).title,
+      plannedScheme: exercise.plan?.scheme ?? exerciseSet(exercise).plan ?? '',
       about: exercise.plan ? [exercise.plan.subject, exercise.plan.goal].filter(Boolean).join('. ') : form.about
     })
 })
@@ -101,7 +101,7 @@ async function send() {
       <p v-if="noFile" role="alert" class="problem">Choose the picture first.</p>
     </div>
     <form novalidate @submit.prevent="send">
-      <h1>{{ assignment ? `Hand in: ${EXERCISES[assignment.exercise].title}` : 'Hand in a picture' }}</h1>
+      <h1>{{ assignment ? `Hand in: ${exerciseSet(assignment).title}` : 'Hand in a picture' }}</h1>
       <v-select
         v-if="classes && classes.length > 1 && !exerciseId"
         v-model="form.classId"

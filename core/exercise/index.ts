@@ -1,3 +1,4 @@
 export * from './exercise'
+export * from './checking'
 export * from './shelf'
 export * from './settings'

@@ -1,10 +1,8 @@
-/** All exercises, by key, and the checking of a hand-in. */
-import { asPlanned, inAmounts, keyColour } from './checks/key'
-import type { Check, CheckResult, Exercise, HandInMeasures } from './exercise'
+/** All exercises, by key. */
+import type { Exercise } from './exercise'
 import { LIMITED_PALETTE, MUTED, NO_BLACK, ONE_COLOUR } from './mixing'
 import { NEIGHBOURS, ONE_STEP_OFF, OPPOSITES, SPLIT_OPPOSITES, TRIAD, TWO_PAIRS } from './schemes'
 import { FRAMING, FROM_REFERENCE, ONE_HUE, PROPORTION, SHADOW_COLOUR, STUDIES_FIRST, WHEEL_12, WHEEL_6 } from './seeing'
-import type { Settings } from './settings'
 import type { SectorScheme } from '../wheel/schemes'
 import { ladder, THREE_VALUES, TWO_VALUES } from './values'
 
@@ -48,20 +46,6 @@ export const BOARDS: readonly { readonly name: string; readonly keys: readonly E
   },
   { name: 'Before the picture', keys: ['proportion', 'framing', 'studies-first'] }
 ]
-
-/** @param planned whether the learner wrote a plan. @returns what is checked, as it was set. */
-export function checksOf(key: ExerciseKey, { hue }: Settings, planned: boolean): Check[] {
-  const { checks, keyed } = exerciseOf(key)
-  return [
-    ...checks,
-    ...(keyed && hue !== null && key !== 'proportion' ? [keyColour(hue)] : []),
-    ...(planned ? [asPlanned, inAmounts] : [])
-  ]
-}
-
-/** Runs every check of an exercise. The instructor confirms; this only measures. */
-export const checkHandIn = (key: ExerciseKey, measures: HandInMeasures, settings: Settings): CheckResult[] =>
-  checksOf(key, settings, measures.plan !== null).map(check => check.run(measures, settings))
 
 /** Exercises that are a piece in a scheme. */
 export const trainsScheme = (scheme: SectorScheme): ExerciseKey[] =>

@@ -1,13 +1,15 @@
-import { PLAIN_SETTINGS, type ExerciseKey, type Settings } from '../../core/exercise'
+import { PLAIN_SETTINGS, type ExerciseKey, type Settings, type WhatIsSet } from '../../core/exercise'
+import type { OwnExercise } from '../../core/exercise/own/own'
 import type { Plan } from '../../core/exercise/plan'
 import type { ClassRole } from '../../shared/account'
 import { checkResultSchema, planSchema, settingsSchema, type Assignment } from '../../shared/assignment'
+import { ownExerciseSchema } from '../../shared/own-exercise'
 import type { Changed, Db, Row } from './pool'
 import { TAUGHT } from './lists'
 import type { Look } from './submissions'
 
 /** The newest hand-in stands for the assignment; a learner may try again until it is confirmed. */
-const COLUMNS = `x.id, x.exercise, x.settings, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at, x.note, x.plan, x.set_id,
+const COLUMNS = `x.id, x.exercise, x.own, x.settings, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at, x.note, x.plan, x.set_id,
   x.withdrawn_at, x.confirmed_at, x.returned_at, x.answer_word, x.submission_id,
   s.title, x.class_id, x.learner_id, a.name AS learner_name, c.archived_at IS NOT NULL AS archived, k.state AS critique_state,
   (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id) AS studies, h.id AS hand_in_id, h.handed_in_at, m.checks`
@@ -32,6 +34,10 @@ const iso = (at: unknown): string | null => (at as Date | null)?.toISOString() ?
 export const settingsOf = (json: unknown): Settings =>
   json === null ? PLAIN_SETTINGS : settingsSchema.catch(PLAIN_SETTINGS).parse(json)
 
+/** An exercise of an instructor's own as it stood when it was set; null for one of the shelf. */
+export const ownFrom = (json: unknown): OwnExercise | null =>
+  json === null || json === undefined ? null : ownExerciseSchema.parse(json)
+
 function mapAssignment(row: Row): OwnedAssignment {
   return {
     role: (row.role as ClassRole | null | undefined) ?? null,
@@ -40,6 +46,7 @@ function mapAssignment(row: Row): OwnedAssignment {
     assignment: {
       id: row.id as number,
       exercise: row.exercise as ExerciseKey,
+      own: ownFrom(row.own),
       settings: settingsOf(row.settings),
       learner: { id: row.learner_id as number, name: row.learner_name as string },
       classId: row.class_id as number,
@@ -86,15 +93,16 @@ export interface NewAssignment {
   readonly learnerId: number
   readonly classId: number
   readonly exercise: ExerciseKey
+  readonly own: OwnExercise | null
   readonly dueOn: string
   readonly note: string
   readonly settings: Settings
 }
 export async function insertAssignment(db: Db, set: NewAssignment): Promise<number> {
-  const { setId, learnerId, classId, exercise, dueOn, note, settings } = set
+  const { setId, learnerId, classId, exercise, own, dueOn, note, settings } = set
   const [result] = await db.execute<Changed>(
-    'INSERT INTO assignments (set_id, learner_id, class_id, exercise, due_on, note, settings) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [setId, learnerId, classId, exercise, dueOn, note, JSON.stringify(settings)]
+    'INSERT INTO assignments (set_id, learner_id, class_id, exercise, own, due_on, note, settings) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    [setId, learnerId, classId, exercise, own && JSON.stringify(own), dueOn, note, JSON.stringify(settings)]
   )
   return result.insertId
 }
@@ -187,17 +195,16 @@ export async function clearReturned(db: Db, id: number): Promise<void> {
 /** Days before it is due that somebody is reminded. */
 const REMIND_DAYS = 2
 
-export interface DueSoon {
+export interface DueSoon extends WhatIsSet {
   readonly id: number
   readonly learnerId: number
   readonly classId: number
-  readonly exercise: ExerciseKey
   readonly dueOn: string
 }
 /** One that is due soon, and that nobody was reminded of; locked until the transaction ends. */
 export async function claimDueSoon(db: Db): Promise<DueSoon | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT x.id, x.learner_id, x.class_id, x.exercise, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on FROM assignments x
+    `SELECT x.id, x.learner_id, x.class_id, x.exercise, x.own, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on FROM assignments x
      LEFT JOIN critiques k ON k.submission_id = x.submission_id JOIN classes c ON c.id = x.class_id
      WHERE x.reminded_at IS NULL AND x.withdrawn_at IS NULL AND x.confirmed_at IS NULL AND c.archived_at IS NULL AND ${KNOWN}
        AND x.due_on BETWEEN UTC_DATE() AND UTC_DATE() + INTERVAL ${REMIND_DAYS} DAY
@@ -211,6 +218,7 @@ export async function claimDueSoon(db: Db): Promise<DueSoon | null> {
     learnerId: row.learner_id as number,
     classId: row.class_id as number,
     exercise: row.exercise as ExerciseKey,
+    own: ownFrom(row.own),
     dueOn: row.due_on as string
   }
 }

@@ -6,10 +6,11 @@ import { fingerprintSchema, type ListedSubmission, type Shelf, type ShelfTotals 
 import type { Db, Row } from './pool'
 import { COLUMNS, FROM, mapPiece } from './submissions'
 
-/** What hangs on each shelf: pieces to review, the latest hand-in of each exercise that is not confirmed, what is released. */
+/** What hangs on each shelf: pieces to review, the latest hand-in of each exercise that nobody has answered, what is released. */
 const SHELF: Readonly<Record<Shelf, string>> = {
   review: "COALESCE(k.state, 'draft') = 'draft' AND s.assignment_id IS NULL",
-  exercises: `s.assignment_id IS NOT NULL AND EXISTS (SELECT 1 FROM assignments x WHERE x.id = s.assignment_id AND x.confirmed_at IS NULL)
+  exercises: `s.assignment_id IS NOT NULL AND EXISTS (SELECT 1 FROM assignments x WHERE x.id = s.assignment_id AND x.confirmed_at IS NULL
+      AND x.returned_at IS NULL AND x.withdrawn_at IS NULL)
     AND NOT EXISTS (SELECT 1 FROM submissions n WHERE n.assignment_id = s.assignment_id AND n.id > s.id)`,
   released: "k.state = 'released'"
 }

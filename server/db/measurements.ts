@@ -2,7 +2,7 @@ import type { Source } from '../../core/measure/source'
 import type { CheckResult, ExerciseKey } from '../../core/exercise'
 import type { ExerciseToCheck } from '../work/picture.worker'
 import { planSchema } from '../../shared/assignment'
-import { settingsOf } from './assignments'
+import { ownFrom, settingsOf } from './assignments'
 import type { PieceExtras, PieceMeasures } from '../../core/critique/piece/measure'
 import type { Fingerprint } from '../../core/measure/fingerprint'
 import type { Report } from '../../core/measure/report'
@@ -97,7 +97,7 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
   ])
   await renewLease(db, id)
   const [jobs] = await db.execute<Row[]>(
-    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, x.exercise, x.settings, x.plan,
+    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, x.exercise, x.own, x.settings, x.plan,
        (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id AND t.checked_at < s.handed_in_at) AS studies FROM measurements m JOIN submissions s ON s.id = m.submission_id
      JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id WHERE m.submission_id = ?`,
     [id]
@@ -119,7 +119,8 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
       job.exercise === null
         ? null
         : {
-            key: job.exercise as ExerciseKey,
+            exercise: job.exercise as ExerciseKey,
+            own: ownFrom(job.own),
             settings: settingsOf(job.settings),
             plan: job.plan === null ? null : planSchema.parse(job.plan),
             studies: Number(job.studies)

@@ -5,6 +5,7 @@ import type { AssignInput, Critique } from '../../shared/critique'
 import { NO_NOTES, type NotesChange } from '../../shared/notes'
 import type { Scored } from '../../shared/score'
 import type { PieceFacts } from '../../shared/submission'
+import { deleteAnswers } from '../db/answers'
 import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../db/assignments'
 import { findRubric, findStandards } from '../db/classes'
 import { listAreas } from '../db/areas'
@@ -142,6 +143,7 @@ export const unassignExercise = (account: Account, submissionId: number): Promis
         `${set.assignment.learner.name} has handed something in for this exercise already: it stays, and can be confirmed.`
       )
     }
+    await deleteAnswers(connection, 'x.submission_id = ?', [submissionId])
     await deleteAssignmentOfSubmission(connection, submissionId)
   })
 

@@ -3,7 +3,7 @@ import type { PieceFacts } from '../../shared/submission'
 import type { Account } from '../../shared/account'
 import type { Mail } from '../../shared/mail'
 import { format } from 'date-fns'
-import { exerciseOf, type ExerciseKey } from '../../core/exercise'
+import { exerciseSet, type WhatIsSet } from '../../core/exercise'
 import { findLink, type LinkRow } from '../db/links'
 import { insertMail, listMail } from '../db/outbox'
 import { db, type Db } from '../db/pool'
@@ -155,24 +155,23 @@ const EXERCISE_SUBJECT = {
   again: (title: string) => `Your exercise “${title}” is to be done again`,
   due: (title: string) => `“${title}” is due soon`
 } as const
-export interface ExerciseTold {
+export interface ExerciseTold extends WhatIsSet {
   readonly what: keyof typeof EXERCISE_SUBJECT
   readonly learnerId: number
   readonly classId: number
-  readonly exercise: ExerciseKey
   readonly dueOn: string
   readonly note: string
 }
 /** What became of an exercise, with the instructor's word. */
 export function tellExercise(
   connection: Db,
-  { what, learnerId, classId, exercise, dueOn, note }: ExerciseTold
+  { what, learnerId, classId, exercise, own, dueOn, note }: ExerciseTold
 ): Promise<void> {
   const due = what === 'withdrawn' || what === 'confirmed' ? '' : `It is due on ${dayOf(dueOn)}.`
   return insertMail(connection, {
     accountId: learnerId,
     classId,
-    subject: EXERCISE_SUBJECT[what](exerciseOf(exercise).title),
+    subject: EXERCISE_SUBJECT[what](exerciseSet({ exercise, own }).title),
     body: `${[note, due].filter(Boolean).join(' ')}\n\nYou find it in Critica under the exercises. This address is not read.`.trim()
   })
 }

@@ -4,8 +4,10 @@ import { readFile, writeFile } from 'node:fs/promises'
 import sharp, { type Sharp } from 'sharp'
 import type { PieceKnown } from '../../core/critique/piece/known'
 import { measurePiece, type PieceMeasures } from '../../core/critique/piece/measure'
-import { checkHandIn, type CheckResult, type ExerciseKey, type Settings } from '../../core/exercise'
+import { checkHandIn, type CheckResult, type Settings, type WhatIsSet } from '../../core/exercise'
+import { evidenceOf } from '../../core/exercise/evidence'
 import type { Plan } from '../../core/exercise/plan'
+import { renderLens } from '../../core/lens/lens'
 import { hueHistogram } from '../../core/measure/harmony/hues'
 import { measureHarmony } from '../../core/measure/harmony/harmony'
 import type { Source } from '../../core/measure/source'
@@ -69,8 +71,7 @@ export async function strip({ file }: { file: string }): Promise<string> {
 }
 
 /** An exercise as it was set to somebody. @property studies kept before the piece. */
-export interface ExerciseToCheck {
-  readonly key: ExerciseKey
+export interface ExerciseToCheck extends WhatIsSet {
   readonly settings: Settings
   readonly plan: Plan | null
   readonly studies: number
@@ -103,7 +104,7 @@ export async function measure({ display, reference, source, known, exercise }: M
     from = reference && planesOf(await rasterOf(reference))
   const measures = measurePiece({ pixels: { raster, planes }, source, known, reference: from })
   if (exercise === null) return { measures, checks: null }
-  const { key, settings, plan, studies } = exercise,
+  const { settings, plan, studies } = exercise,
     { wheel } = settings
   // An exercise keeps the wheel that it was set on, whatever wheel the critique looks through.
   const report =
@@ -113,12 +114,33 @@ export async function measure({ display, reference, source, known, exercise }: M
   const hues = hueHistogram(raster, planes, wheel)
   return {
     measures,
-    checks: checkHandIn(key, { report, hues, planes, raster, reference: from, plan, studies }, settings)
+    checks: checkHandIn(exercise, { report, hues, planes, raster, reference: from, plan, studies }, settings)
   }
+}
+
+export interface EvidenceRequest {
+  readonly display: Uint8Array
+  readonly exercise: ExerciseToCheck
+  /** Id of the check. */
+  readonly check: string
+}
+
+/** What a check stands on, seen on the picture. @returns a PNG; null where nothing shows it. */
+export async function evidence({ display, exercise, check }: EvidenceRequest): Promise<Uint8Array | null> {
+  const raster = await rasterOf(display),
+    planes = planesOf(raster),
+    { settings } = exercise
+  const lens = evidenceOf(check, { ...exercise, hues: hueHistogram(raster, planes, settings.wheel) })
+  if (!lens) return null
+  const out = new Uint8ClampedArray(raster.data.length)
+  renderLens(lens, { raster, planes, out })
+  return encoder({ ...raster, data: out })
+    .png({ compressionLevel: 6 })
+    .toBuffer()
 }
 
 if (process.send) {
   oneThread()
   blockOtherLoaders(PICTURE_LIMITS.formats)
-  serve({ ingest, strip, measure })
+  serve({ ingest, strip, measure, evidence })
 }

@@ -5,7 +5,7 @@ import type { Refusal } from './decode'
 import type { ExportTask, Upright } from './export.worker'
 import type { Verified } from './hashing'
 import { Lane } from './lane'
-import type { Ingested, MeasureRequest, measure } from './picture.worker'
+import type { evidence, EvidenceRequest, Ingested, MeasureRequest, measure } from './picture.worker'
 import type { Progress } from './protocol'
 import type { RecordRequest } from './record/zip'
 import type { SheetOutcome } from '../../core/exercise/reader/read'
@@ -66,6 +66,9 @@ export const stripOriginal = (file: string): Promise<string> =>
 
 export const measureStored = (request: MeasureRequest, who: string): ReturnType<typeof measure> =>
   workers().picture.run({ name: 'measure', request, who, limitMs: LIMIT.measure })
+
+export const renderEvidence = (request: EvidenceRequest, who: string): ReturnType<typeof evidence> =>
+  workers().picture.run({ name: 'evidence', request, who, limitMs: LIMIT.measure })
 
 /** @param original file that holds it. @param file that the picture is written to. */
 export const makeUpright = (original: string, file: string, who: string): Promise<Upright> =>

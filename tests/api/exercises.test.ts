@@ -3,8 +3,17 @@ import type { RowDataPacket } from 'mysql2/promise'
 import type mysql from 'mysql2/promise'
 import Papa from 'papaparse'
 import { beforeAll, expect, it } from 'vitest'
-import { exerciseRecordSchema, exerciseSetSchema, studySchema, type Assignment } from '../../shared/assignment'
+import {
+  assignmentListSchema,
+  assignmentSchema,
+  exerciseRecordSchema,
+  exerciseSetSchema,
+  studySchema,
+  type Assignment
+} from '../../shared/assignment'
 import { keptSheetListSchema, sheetsTakenSchema } from '../../shared/worksheet'
+import { closePool, openPool } from '../../server/db/pool'
+import { remindDue } from '../../server/services/exercises/reminding'
 import { enrol, newAccount, newClass } from '../people'
 import { filledSheet } from '../sheets/filled'
 import { pdfText } from '../pdf-text'
@@ -158,6 +167,71 @@ it('is put off and withdrawn with a word, and asks for nothing then', async () =
     'Your exercise “Opposites” has another day',
     'Your exercise “Opposites” was withdrawn'
   ])
+})
+
+it('of an instructor’s own is set as it stands; changed later, what is under way stays as it was set', async () => {
+  const own = {
+    base: 'ladder-5',
+    title: 'Kettle in two values',
+    trains: 'Big shapes',
+    steps: ['Squint.', 'Paint two masses.'],
+    checks: [
+      { kind: 'two-masses', bound: 30 },
+      { kind: 'range', bound: 40 }
+    ]
+  }
+  const { id } = (await (await teacher.json('POST', '/own-exercises', own)).json()) as { id: number }
+  // A ladder has no scheme; a bound has an end.
+  for (const checks of [[{ kind: 'accent', bound: 30 }], [{ kind: 'range', bound: 99 }], []])
+    expect((await teacher.json('POST', '/own-exercises', { ...own, checks })).status).toBe(422)
+  const elsewhere = await Person.signedIn('tamsin')
+  expect((await elsewhere.json('PUT', `/own-exercises/${id}`, own)).status).toBe(404)
+  const asked = { exercise: 'ladder-5', own: id, dueOn: day(20), learners: [ids[1]] }
+  expect((await elsewhere.json('POST', '/classes/1/exercises', { ...asked, learners: [2] })).status).toBe(404)
+  expect((await teacher.json('POST', `/classes/${classId}/exercises`, asked)).status).toBe(200)
+  expect((await mails(1)).at(-1)).toBe('An exercise: Kettle in two values')
+  await teacher.json('PUT', `/own-exercises/${id}`, { ...own, title: 'Another', checks: [{ kind: 'dark', bound: 10 }] })
+  expect((await teacher.json('DELETE', `/own-exercises/${id}`)).status).toBe(200)
+  const set = assignmentListSchema
+    .parse(await (await learners[1]!.fetch('/assignments')).json())
+    .find(a => a.own !== null)!
+  expect(set).toMatchObject({ exercise: 'ladder-5', own: { title: 'Kettle in two values' } })
+  const sent = await learners[1]!.handIn(await picture(), { classId: `${classId}`, assignmentId: `${set.id}` })
+  await learners[1]!.measured(((await sent.json()) as { id: number }).id)
+  const { handIn } = assignmentSchema.parse(await (await learners[1]!.fetch(`/assignments/${set.id}`)).json())
+  expect(handIn!.checks!.map(c => [c.id, c.passed])).toEqual([
+    ['apart', false],
+    ['range', false]
+  ])
+})
+
+it('is reminded of once, two days before it is due, where nothing was handed in', async () => {
+  openPool(process.env.CRITICA_DATABASE_URL!)
+  try {
+    await remindDue()
+    const due = (all: readonly string[]): number => all.filter(s => s === '“Opposites” is due soon').length
+    // Alma planned and tried; Bo is confirmed; Cleo's was withdrawn.
+    expect([due(await mails(0)), due(await mails(1)), due(await mails(2))]).toEqual([1, 0, 0])
+    await remindDue()
+    expect(due(await mails(0))).toBe(1)
+    // Put off, it is reminded of again when its day comes near.
+    const { id } = await ofLearner(0)
+    await teacher.json('PUT', `/assignments/${id}`, { dueOn: day(6) })
+    await remindDue()
+    await teacher.json('PUT', `/assignments/${id}`, { dueOn: day(2) })
+    await remindDue()
+    expect(due(await mails(0))).toBe(2)
+  } finally {
+    await closePool()
+  }
+})
+
+it('shows on the picture what a check stands on', async () => {
+  const { id } = await ofLearner(1)
+  const shown = await learners[1]!.fetch(`/assignments/${id}/evidence/coverage`)
+  expect([shown.status, shown.headers.get('content-type')]).toEqual([200, 'image/png'])
+  expect((await learners[1]!.fetch(`/assignments/${id}/evidence/nothing`)).status).toBe(404)
+  expect((await learners[0]!.fetch(`/assignments/${id}/evidence/coverage`)).status).toBe(404)
 })
 
 it('prints a sheet for each, with their name and number, and a key for who teaches alone', async () => {

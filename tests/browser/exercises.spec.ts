@@ -95,6 +95,10 @@ test('set to a class with different hues, planned, tried in private, handed in, 
   await alma.getByRole('button', { name: 'Hand it in' }).click()
   await expect(alma.getByText('All checks are reached.')).toBeVisible({ timeout: 20_000 })
 
+  await alma.locator('[data-check="coverage"]').getByRole('button', { name: 'show me' }).click()
+  await expect(alma.getByRole('img', { name: 'What the check stands on, on the picture' })).toBeVisible()
+  await alma.getByRole('button', { name: 'the picture again' }).click()
+
   // Bo copies Alma's colours: the key colour was another.
   const bo = await Person.signedIn(email('Bo'), { password }),
     [copied] = await assignmentsOf('Bo')
@@ -122,6 +126,33 @@ test('set to a class with different hues, planned, tried in private, handed in, 
   await expect(line('Cleo').locator('td')).toHaveText([`Cleo ${mark}`, '1', '0', '0', '0', '0', '0', '0'])
   await expect(reed.locator('aside')).toContainText('the key colour · Opposites, 1 of 2')
   await accessible(reed)
+})
+
+test('one of the shelf is copied, its checks put together anew with what passes each, kept, and set', async ({
+  browser
+}) => {
+  const reed = await enter(browser, 'reed')
+  await reed.goto('/exercises')
+  await reed.getByRole('button', { name: 'Three values', exact: true }).click()
+  await reed.getByRole('button', { name: 'copy it, and change the copy' }).click()
+  const form = reed.getByRole('form', { name: 'An exercise of your own' })
+  await form.getByLabel('Title').fill('Kettle, large masses')
+  await form.getByRole('button', { name: 'one more check' }).click()
+  await expect(form.locator('svg rect').first()).toBeVisible()
+  const slider = form.getByRole('slider').first(),
+    widest = () => form.locator('.check').first().locator('svg rect').first().getAttribute('fill')
+  const before = await widest()
+  await slider.fill('80')
+  // The picture that passes is drawn as the bound is set.
+  expect(await widest()).not.toBe(before)
+  await accessible(reed)
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  const kept = reed.getByRole('button', { name: 'Kettle, large masses' })
+  await expect(kept).toHaveAttribute('aria-expanded', 'true')
+  await expect(reed.locator('.text')).toContainText('The values span at least 80 steps')
+  await reed.getByRole('form', { name: 'Set it' }).getByRole('button', { name: 'Set it' }).click()
+  await reed.getByRole('link', { name: 'What comes back hangs here' }).click()
+  await expect(reed.getByRole('heading', { name: `Kettle, large masses, ${className}` })).toBeVisible()
 })
 
 test('a worksheet printed, painted, photographed, read, disputed, confirmed', async ({ browser }) => {

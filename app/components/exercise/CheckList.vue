@@ -1,8 +1,17 @@
 <script setup lang="ts">
+import { hasEvidence } from '~~/core/exercise/evidence'
 import type { Check, CheckResult, Settings } from '~~/core/exercise'
 
 /** The checks of an exercise: what is asked, and once there is a hand-in what was found, and what to try. */
-const props = defineProps<{ checks: readonly Check[]; settings: Settings; results: readonly CheckResult[] | null }>()
+const props = defineProps<{
+  checks: readonly Check[]
+  settings: Settings
+  results: readonly CheckResult[] | null
+  /** Whether what a check stands on can be shown on the picture. */
+  shows?: boolean
+}>()
+/** Id of the check that is shown on the picture. */
+const shown = defineModel<string | null>('shown', { default: null })
 const rows = computed(() =>
   props.checks.map(check => ({ ...check, result: props.results?.find(r => r.id === check.id) ?? null }))
 )
@@ -15,6 +24,14 @@ const rows = computed(() =>
       <template v-if="row.result">
         <p class="words">
           <b class="mark">{{ row.result.passed ? 'reached' : 'not yet' }}</b> {{ row.result.found }}
+          <button
+            v-if="shows && hasEvidence(row.id)"
+            class="word-link"
+            :aria-pressed="shown === row.id"
+            @click="shown = shown === row.id ? null : row.id"
+          >
+            {{ shown === row.id ? 'the picture again' : 'show me' }}
+          </button>
         </p>
         <p v-if="row.result.tip" class="quiet">{{ row.result.tip }}</p>
         <CheckScale :result="row.result" />

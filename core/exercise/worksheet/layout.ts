@@ -2,6 +2,8 @@
 import { linearOfHex } from '../../colour/srgb'
 import { schemePositions } from '../../wheel/schemes'
 import { EXERCISES, type ExerciseKey } from '../shelf'
+import { exerciseSet } from '../checking'
+import type { OwnExercise } from '../own/own'
 import { keyWord, type Settings } from '../settings'
 import { greyOf } from './mixtures'
 import { rowsOf, type SheetRow } from './rows'
@@ -186,6 +188,8 @@ function printedGreys(paper: Paper): PrintedGrey[] {
 
 interface Sheet {
   readonly exercise: ExerciseKey
+  /** Whose words stand on it; the places are those of the exercise that it began as. */
+  readonly own?: OwnExercise | null
   readonly settings: Settings
   readonly paper: Paper
   /** Of what was set; 0 for a sheet of nobody's. */
@@ -195,9 +199,9 @@ interface Sheet {
 }
 
 /** @returns the sheet of an exercise. Rows that find no room are left out: never one that has boxes. @throws RangeError when boxes do not fit. */
-export function worksheetOf({ exercise, settings, paper, number = 0, name = '' }: Sheet): Worksheet {
+export function worksheetOf({ exercise, own = null, settings, paper, number = 0, name = '' }: Sheet): Worksheet {
   const { width, height } = PAPER_SIZE[paper],
-    { title, keyed, trains, steps } = EXERCISES[exercise]
+    { title, keyed, trains, steps } = exerciseSet({ exercise, own })
   const across = width - 2 * BODY.left,
     bottom = height - MARGIN - MARKER - 9
   const laid: Laid = { boxes: [], frames: [], lines: [] }

@@ -6,7 +6,8 @@ import type { Raster } from '../../picture/raster'
 import type { CheckResult } from '../../exercise/exercise'
 import type { Plan } from '../../exercise/plan'
 import { PLAIN_SETTINGS, type Settings } from '../../exercise/settings'
-import { checkHandIn, type ExerciseKey } from '../../exercise/shelf'
+import { checkHandIn } from '../../exercise/checking'
+import type { ExerciseKey } from '../../exercise/shelf'
 
 export interface Beside {
   readonly reference?: Raster
@@ -36,7 +37,7 @@ export function check(
   })
   const planes = planesOf(raster)
   const results = checkHandIn(
-    key,
+    { exercise: key, own: null },
     {
       report,
       planes,

@@ -28,7 +28,7 @@ export async function checkPrivately(
   id: number,
   files: { readonly picture: string; readonly reference: string | null }
 ): Promise<Study> {
-  const { exercise, settings, plan, studies } = await ownAssignment(account, id)
+  const { exercise, own, settings, plan, studies } = await ownAssignment(account, id)
   if (studies >= MOST_STUDIES) throw new AppError('invalid', `There are ${MOST_STUDIES} studies already: hand one in.`)
   const who = `${account.id}`
   const picture = await takeApart(files.picture, 'The picture', who),
@@ -39,7 +39,7 @@ export async function checkPrivately(
       reference: reference?.display.bytes ?? null,
       source: picture.source,
       known: nothingKnown(settings.wheel),
-      exercise: { key: exercise, settings, plan, studies }
+      exercise: { exercise, own, settings, plan, studies }
     },
     who
   )

@@ -1,7 +1,24 @@
-/** Exercises as set: a learner's own, and those of the classes that somebody helps to teach. */
+/** Exercises as set: a learner's own, those of the classes that somebody helps to teach, and what their checks stand on. */
 import type { Account } from '../../../shared/account'
 import type { Assignment } from '../../../shared/assignment'
+import { AppError } from '../../../shared/errors'
 import * as rows from '../../db/assignments'
+import { findPictureBytes } from '../../db/pictures'
 import { db } from '../../db/pool'
+import { renderEvidence } from '../../work/workers'
+import { visibleAssignment } from '../access'
 
 export const listAssignments = (account: Account): Promise<Assignment[]> => rows.listAssignments(db(), account.id)
+
+/** What a check of the newest hand-in stands on, as a picture. @throws AppError not-found where nothing shows it. */
+export async function checkEvidence(account: Account, id: number, check: string): Promise<Buffer> {
+  const { exercise, own, settings, plan, studies, handIn } = await visibleAssignment(account, id)
+  const picture = handIn && (await findPictureBytes(db(), handIn.submissionId, 'display'))
+  if (!picture) throw new AppError('not-found', 'Nothing is handed in yet.')
+  const shown = await renderEvidence(
+    { display: picture.bytes, exercise: { exercise, own, settings, plan, studies }, check },
+    `${account.id}`
+  )
+  if (!shown) throw new AppError('not-found', 'Nothing on the picture shows this check.')
+  return Buffer.from(shown)
+}

@@ -1,6 +1,6 @@
 /** Who is where with the exercises of a class, and which check is missed most. */
 import Papa from 'papaparse'
-import { checksOf, exerciseOf, type ExerciseKey } from '../../../core/exercise'
+import { checksOf, exerciseSet } from '../../../core/exercise'
 import type { Account } from '../../../shared/account'
 import type { Assignment, ExerciseRecord } from '../../../shared/assignment'
 import { listAssignmentsIn } from '../../db/assignments'
@@ -34,12 +34,13 @@ const MOST_MISSED = 5
 
 /** Of the newest hand-ins: by exercise and check, those missed most often first. */
 function missedChecks(all: readonly Assignment[]): ExerciseRecord['missed'] {
-  const found = new Map<string, { exercise: ExerciseKey; check: string; name: string; of: number; missed: number }>()
+  const found = new Map<string, ExerciseRecord['missed'][number]>()
   for (const a of all)
     for (const result of a.handIn?.checks ?? []) {
-      const key = `${a.exercise} ${result.id}`
-      const name = checksOf(a.exercise, a.settings, a.plan !== null).find(c => c.id === result.id)?.name ?? result.id
-      const entry = found.get(key) ?? { exercise: a.exercise, check: result.id, name, of: 0, missed: 0 }
+      const { title } = exerciseSet(a),
+        key = `${title} ${result.id}`
+      const name = checksOf(a, a.settings, a.plan !== null).find(c => c.id === result.id)?.name ?? result.id
+      const entry = found.get(key) ?? { title, check: result.id, name, of: 0, missed: 0 }
       found.set(key, { ...entry, of: entry.of + 1, missed: entry.missed + (result.passed ? 0 : 1) })
     }
   return [...found.values()]
@@ -55,7 +56,7 @@ function bySet(all: readonly Assignment[]): ExerciseRecord['sets'] {
       const own = all.filter(a => a.setId === id)
       return {
         id,
-        exercise: own[0]!.exercise,
+        title: exerciseSet(own[0]!).title,
         setAt: own[0]!.assignedAt,
         dueOn: own
           .map(a => a.dueOn)
@@ -81,7 +82,7 @@ export async function exerciseTable(account: Account, classId: number): Promise<
   const { name } = (await findClass(db(), classId))!
   const lines = (await listAssignmentsIn(db(), classId)).map(a => ({
     learner: a.learner.name,
-    exercise: exerciseOf(a.exercise).title,
+    exercise: exerciseSet(a).title,
     'key colour (degrees)': a.settings.hue ?? '',
     set: a.assignedAt.slice(0, 10),
     due: a.dueOn,

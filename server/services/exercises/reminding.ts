@@ -1,6 +1,6 @@
 /** A word through the outbox two days before an exercise is due, to who has not handed it in; and a file for their calendar. */
 import { createEvent } from 'ics'
-import { exerciseOf } from '../../../core/exercise'
+import { exerciseSet } from '../../../core/exercise'
 import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
 import { claimDueSoon } from '../../db/assignments'
@@ -35,8 +35,9 @@ export const stopReminding = (): void => {
 
 /** The day it is due, as RFC 5545 has it: the whole day, with a reminder two days before. */
 export async function calendarFile(account: Account, id: number): Promise<string> {
-  const { exercise, dueOn, note } = await visibleAssignment(account, id),
-    { title, trains } = exerciseOf(exercise)
+  const assignment = await visibleAssignment(account, id),
+    { dueOn, note } = assignment,
+    { title, trains } = exerciseSet(assignment)
   const [year, month, day] = dueOn.split('-').map(Number) as [number, number, number]
   const { error, value } = createEvent({
     uid: `exercise-${id}@critica`,

@@ -1,5 +1,5 @@
 /** Setting an exercise to several of a class, changing the day, withdrawing it; each is told. */
-import { differentHues, exerciseOf, type Settings } from '../../../core/exercise'
+import { differentHues, exerciseSet, type Settings, type WhatIsSet } from '../../../core/exercise'
 import type { Account } from '../../../shared/account'
 import type { Assignment, ExerciseSet, SetInput } from '../../../shared/assignment'
 import { AppError } from '../../../shared/errors'
@@ -11,6 +11,7 @@ import { db, transaction } from '../../db/pool'
 import { assignmentTo, inClass, setTo } from '../access'
 import { askAgain } from '../../db/measurements'
 import { tellExercise } from '../mail'
+import { ownOf } from './own'
 import { wakeMeasuring } from '../measuring'
 
 /** The key colours of so many: their own choice, one for all, or a different one each. */
@@ -26,17 +27,19 @@ export async function setExercise(account: Account, classId: number, input: SetI
   const chosen = [...new Set(input.learners)]
   if (chosen.some(id => !learners.has(id)))
     throw new AppError('invalid', 'Somebody you chose is not a learner of this class any more.')
-  const { exercise, dueOn, note, tolerance, medium } = input,
-    { keyed } = exerciseOf(exercise),
+  const { dueOn, note, tolerance, medium } = input,
+    own = input.own === null ? null : await ownOf(account, input.own),
+    what: WhatIsSet = { exercise: own?.base ?? input.exercise, own },
+    { keyed } = exerciseSet(what),
     key = keyed ? input.key : 'own'
   const { wheel } = await findStandards(db(), classId),
     hues = huesFor(key, chosen.length)
   return transaction(async connection => {
-    const setId = await insertSet(connection, { classId, exercise, eachHue: key === 'each' })
+    const setId = await insertSet(connection, { classId, exercise: what.exercise, eachHue: key === 'each' })
     for (const [i, learnerId] of chosen.entries()) {
       const settings: Settings = { wheel, hue: hues[i]!, tolerance, medium }
-      await rows.insertAssignment(connection, { setId, learnerId, classId, exercise, dueOn, note, settings })
-      await tellExercise(connection, { what: 'set', learnerId, classId, exercise, dueOn, note })
+      await rows.insertAssignment(connection, { setId, learnerId, classId, ...what, dueOn, note, settings })
+      await tellExercise(connection, { what: 'set', learnerId, classId, ...what, dueOn, note })
     }
     return setId
   })
@@ -56,7 +59,7 @@ export async function changeAssignment(
   })
 }
 
-const toldOf = ({ learner, classId, exercise }: Assignment) => ({ learnerId: learner.id, classId, exercise })
+const toldOf = ({ learner, classId, exercise, own }: Assignment) => ({ learnerId: learner.id, classId, exercise, own })
 
 /** Nothing is asked for any more; what came back stays. */
 export async function withdrawAssignment(account: Account, id: number, note: string): Promise<void> {

@@ -32,8 +32,9 @@ export interface File {
   readonly body: string | Buffer
 }
 
-const sheetFor = ({ id, exercise, settings, learner, plan }: Assignment, paper: Paper): WorksheetAsked => ({
+const sheetFor = ({ id, exercise, own, settings, learner, plan }: Assignment, paper: Paper): WorksheetAsked => ({
   exercise,
+  own,
   // A learner who chose prints a sheet of what they chose.
   settings: { ...settings, hue: settings.hue ?? plan?.hue ?? null },
   paper,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exerciseOf } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import { SCHEME_WORDS } from '~~/core/wheel/schemes'
 import { stepAt } from '~~/core/wheel/wheel'
 import type { Assignment } from '~~/shared/assignment'
@@ -15,7 +15,7 @@ const planned = computed(() => {
   return `${subject}: ${SCHEME_WORDS[scheme]}, ${stepAt(props.assignment.settings.wheel, hue)}`
 })
 /** Schemes are planned; a ladder is not. */
-const plans = computed(() => exerciseOf(props.assignment.exercise).keyed)
+const plans = computed(() => exerciseSet(props.assignment).keyed)
 const sheet = (paper: string): string => `/api/assignments/${props.assignment.id}/worksheet?paper=${paper}`
 const checking = ref(false)
 </script>

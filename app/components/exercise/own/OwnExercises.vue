@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exerciseOf } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import type { Assignment } from '~~/shared/assignment'
 
 /** A learner's own exercises: what is open first, by the day it is due. */
@@ -13,9 +13,9 @@ const sorted = computed(() =>
   <ul>
     <li v-for="a in sorted" :key="a.id">
       <NuxtLink :to="`/exercises/${a.id}`"
-        ><h2>{{ exerciseOf(a.exercise).title }}</h2></NuxtLink
+        ><h2>{{ exerciseSet(a).title }}</h2></NuxtLink
       >
-      <p class="words">{{ exerciseOf(a.exercise).trains }}.</p>
+      <p class="words">{{ exerciseSet(a).trains }}.</p>
       <p class="quiet">
         <template v-if="a.settings.hue !== null">key colour <KeyColour :settings="a.settings" /> · </template>
         <template v-if="!a.confirmedAt">due {{ dueWords(a.dueOn) }} · </template>{{ exerciseState(a) }}

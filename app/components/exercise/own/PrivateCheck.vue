@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { checksOf, exerciseOf } from '~~/core/exercise'
+import { checksOf, exerciseSet } from '~~/core/exercise'
 import { studyListSchema, studySchema, type Assignment } from '~~/shared/assignment'
 
 /** Work in progress held against the checks. Only its learner sees it; it is kept as a study. */
@@ -10,10 +10,8 @@ const { data: studies, refresh } = useApiData(studyListSchema, path)
 const file = ref<File | null>(null),
   reference = ref<File | null>(null)
 const { problem, busy, act } = useAct()
-const checks = computed(() =>
-  checksOf(props.assignment.exercise, props.assignment.settings, props.assignment.plan !== null)
-)
-const needsReference = computed(() => exerciseOf(props.assignment.exercise).needs === 'reference')
+const checks = computed(() => checksOf(props.assignment, props.assignment.settings, props.assignment.plan !== null))
+const needsReference = computed(() => exerciseSet(props.assignment).needs === 'reference')
 watch(file, async chosen => {
   if (chosen && !needsReference.value) await check()
 })

@@ -13,7 +13,9 @@ const path = `/assignments/${props.assignment.id}/sheets/${props.kept.id}`
 const boxes = computed(() => props.kept.sheet.boxes)
 /** As they stand on the sheet: a box's name begins with its row. */
 const rows = computed(() => {
-  const captions = rowsOf(props.assignment.exercise, props.assignment.settings).map(r => r.caption)
+  const { exercise, settings, plan } = props.assignment
+  // Printed after a plan, a sheet has the planned colour.
+  const captions = rowsOf(exercise, { ...settings, hue: settings.hue ?? plan?.hue ?? null }).map(r => r.caption)
   const numbers = [...new Set(boxes.value.map(b => parseInt(b.name)))]
   return numbers.map(n => ({
     caption: capital(captions[n - 1] ?? ''),

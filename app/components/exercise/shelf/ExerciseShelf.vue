@@ -1,12 +1,34 @@
 <script setup lang="ts">
 import { BOARDS, exerciseOf, type ExerciseKey } from '~~/core/exercise'
+import { ownListSchema, type OwnListed } from '~~/shared/own-exercise'
 
-/** All exercises by what they train; the one in hand is shown in full, and set from there. */
+/** All exercises by what they train, and one's own; the one in hand is shown in full, set from there, or changed. */
 const emit = defineEmits<{ set: [] }>()
-const taken = ref<ExerciseKey | null>(null)
-function take(key: ExerciseKey) {
-  taken.value = taken.value === key ? null : key
+const session = useSessionStore()
+const { data: own, refresh } = useApiData(ownListSchema, () =>
+  session.person.roles.includes('instructor') ? '/own-exercises' : null
+)
+interface Taken {
+  readonly exercise: ExerciseKey
+  readonly own: OwnListed | null
 }
+const taken = shallowRef<Taken | null>(null),
+  changing = ref(false)
+const isTaken = (exercise: ExerciseKey, id: number | null): boolean =>
+  taken.value?.exercise === exercise && (taken.value.own?.id ?? null) === id
+function take(next: Taken) {
+  taken.value = isTaken(next.exercise, next.own?.id ?? null) ? null : next
+  changing.value = false
+}
+/** @param id of what was kept; null when it was dropped. */
+async function kept(id: number | null) {
+  await refresh()
+  const found = own.value?.find(o => o.id === id)
+  taken.value = found ? { exercise: found.exercise.base, own: found } : null
+  changing.value = false
+}
+const keyOf = ({ exercise, own: of }: Taken): string =>
+  `${exercise} ${of?.id ?? ''} ${of ? JSON.stringify(of.exercise) : ''}`
 </script>
 
 <template>
@@ -18,14 +40,35 @@ function take(key: ExerciseKey) {
           <h3>{{ board.name }}</h3>
           <ul>
             <li v-for="key in board.keys" :key="key">
-              <button :aria-expanded="taken === key" :class="{ taken: taken === key }" @click="take(key)">
+              <button
+                :aria-expanded="isTaken(key, null)"
+                :class="{ taken: isTaken(key, null) }"
+                @click="take({ exercise: key, own: null })"
+              >
                 {{ exerciseOf(key).title }}
               </button>
             </li>
           </ul>
         </div>
+        <div v-if="own?.length">
+          <h3>Your own</h3>
+          <ul>
+            <li v-for="o in own" :key="o.id">
+              <button
+                :aria-expanded="isTaken(o.exercise.base, o.id)"
+                :class="{ taken: isTaken(o.exercise.base, o.id) }"
+                @click="take({ exercise: o.exercise.base, own: o })"
+              >
+                {{ o.exercise.title }}
+              </button>
+            </li>
+          </ul>
+        </div>
       </div>
-      <LazyShelfExercise v-if="taken" :key="taken" :exercise="taken" @set="emit('set')" />
+      <template v-if="taken">
+        <LazyOwnEditor v-if="changing" :key="keyOf(taken)" v-bind="taken" @kept="kept" @left="changing = false" />
+        <LazyShelfExercise v-else :key="keyOf(taken)" v-bind="taken" @set="emit('set')" @adapt="changing = true" />
+      </template>
     </div>
   </section>
 </template>
@@ -59,7 +102,7 @@ ul {
   list-style: none;
   padding: 0;
 }
-button {
+li button {
   background: none;
   border: 0;
   border-bottom: 2px solid transparent;
@@ -69,21 +112,20 @@ button {
   text-align: left;
   cursor: pointer;
 }
-button:hover {
+li button:hover {
   border-color: var(--line);
 }
-.taken {
+li .taken {
   border-color: var(--accent);
   font-weight: 600;
 }
 @media (max-width: 900px) {
-  .boards,
-  .both.open {
+  .boards {
     grid-template-columns: 1fr 1fr;
   }
   .both.open,
   .open .boards {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

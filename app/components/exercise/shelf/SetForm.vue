@@ -8,7 +8,11 @@ import { memberListSchema } from '~~/shared/roster'
 import { createdSchema } from '~~/shared/submission'
 
 /** Setting an exercise: to a class as it stands, or to some of it. */
-const props = defineProps<{ exercise: ExerciseKey }>()
+const props = defineProps<{
+  exercise: ExerciseKey
+  /** Number of one's own exercise; null for one of the shelf. */
+  own: number | null
+}>()
 const emit = defineEmits<{ set: [] }>()
 const { data: all } = useApiData(classListSchema, '/classes')
 const classes = computed(() => all.value?.filter(c => c.role === 'instructor' && !c.archived && c.learners > 0) ?? [])
@@ -48,6 +52,7 @@ const media = MEDIA.map(value => ({ value, title: MEDIUM_WORDS[value] })),
   tolerances = TOLERANCES.map(value => ({ value, title: TOLERANCE_WORDS[value] }))
 const { wrong, check } = useCheckedForm(setInputSchema, () => ({
     exercise: props.exercise,
+    own: props.own,
     ...form,
     learners: chosen.value
   })),

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { careFor } from '~~/core/exercise/care'
-import { exerciseOf, PLAIN_SETTINGS, type ExerciseKey } from '~~/core/exercise'
+import { exerciseSet, PLAIN_SETTINGS, type ExerciseKey } from '~~/core/exercise'
+import type { OwnListed } from '~~/shared/own-exercise'
 
-/** One exercise of the shelf: what it trains, how it is done, what is checked, its sheet; and setting it. */
-const props = defineProps<{ exercise: ExerciseKey }>()
-const emit = defineEmits<{ set: [] }>()
-const what = computed(() => exerciseOf(props.exercise))
+/** One exercise of the shelf, or one's own: what it trains, how it is done, what is checked, its sheet; and setting it. */
+const props = defineProps<{ exercise: ExerciseKey; own: OwnListed | null }>()
+const emit = defineEmits<{ set: []; adapt: [] }>()
+const session = useSessionStore()
+const what = computed(() => exerciseSet({ exercise: props.exercise, own: props.own?.exercise ?? null }))
 const sheet = (query: string): string => `/api/exercises/${props.exercise}/worksheet?${query}`
 const PAPERS = [
   ['A4', 'a4'],
@@ -25,6 +27,11 @@ const PAPERS = [
       <ul class="checks">
         <li v-for="check in what.checks" :key="check.id">{{ check.asks(PLAIN_SETTINGS) }}.</li>
       </ul>
+      <p v-if="session.person.roles.includes('instructor')">
+        <button class="word-link" @click="emit('adapt')">
+          {{ own ? 'change it' : 'copy it, and change the copy' }}
+        </button>
+      </p>
       <details>
         <summary>Care</summary>
         <ul class="checks">
@@ -33,7 +40,7 @@ const PAPERS = [
       </details>
     </div>
     <div class="side">
-      <LazySetForm :exercise="exercise" @set="emit('set')" />
+      <LazySetForm :exercise="exercise" :own="own?.id ?? null" @set="emit('set')" />
       <figure>
         <WorksheetPicture :src="sheet('as=svg')" :label="`The worksheet of ${what.title}`" class="sheet" />
         <figcaption class="word-row">

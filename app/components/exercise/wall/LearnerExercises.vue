@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exerciseOf } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import { assignmentListSchema } from '~~/shared/assignment'
 
 /** One learner's exercises in a class, each a line. */
@@ -13,7 +13,7 @@ const own = computed(
 <template>
   <ul>
     <li v-for="a in own" :key="a.id">
-      <NuxtLink :to="`/exercises/${a.id}`">{{ exerciseOf(a.exercise).title }}</NuxtLink>
+      <NuxtLink :to="`/exercises/${a.id}`">{{ exerciseSet(a).title }}</NuxtLink>
       <span class="quiet"> · due {{ dueWords(a.dueOn) }} · {{ exerciseState(a) }}</span>
     </li>
   </ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exerciseOf } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import type { Assignment } from '~~/shared/assignment'
 import { classListSchema } from '~~/shared/class'
 
@@ -24,7 +24,7 @@ const lines = computed<Line[]>(() => {
     all.filter(a => a.handIn && !a.confirmedAt && !a.returnedAt).length
   const ofSets = [...sets].map(([id, all]) => ({
     to: `/exercises/sets/${id}`,
-    title: exerciseOf(all[0]!.exercise).title,
+    title: exerciseSet(all[0]!).title,
     whom: nameOf(all[0]!.classId),
     dueOn: all
       .map(a => a.dueOn)
@@ -37,7 +37,7 @@ const lines = computed<Line[]>(() => {
     .filter(a => a.setId === null)
     .map(a => ({
       to: `/exercises/${a.id}`,
-      title: exerciseOf(a.exercise).title,
+      title: exerciseSet(a).title,
       whom: a.learner.name,
       dueOn: a.dueOn,
       state: exerciseState(a),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import { checksOf, exerciseOf, PLAIN_SETTINGS } from '~~/core/exercise'
+import { checksOf, exerciseSet, PLAIN_SETTINGS } from '~~/core/exercise'
 import { careFor } from '~~/core/exercise/care'
 import { assignmentSchema } from '~~/shared/assignment'
 
@@ -10,7 +10,7 @@ const id = Number(useRoute().params.id)
 const session = useSessionStore()
 const { data: assignment, problem, refresh } = useApiData(assignmentSchema, `/assignments/${id}`)
 const own = computed(() => assignment.value?.learner.id === session.person.id)
-const exercise = computed(() => exerciseOf(assignment.value!.exercise))
+const exercise = computed(() => exerciseSet(assignment.value!))
 useHead({ title: () => `${assignment.value ? exercise.value.title : 'Exercise'} · Critica` })
 useIntervalFn(() => {
   if (assignment.value?.handIn && !assignment.value.handIn.checks) void refresh()
@@ -18,9 +18,17 @@ useIntervalFn(() => {
 
 const settings = computed(() => assignment.value?.settings ?? PLAIN_SETTINGS)
 const asked = computed(() =>
-  assignment.value ? checksOf(assignment.value.exercise, settings.value, assignment.value.plan !== null) : []
+  assignment.value ? checksOf(assignment.value, settings.value, assignment.value.plan !== null) : []
 )
 const results = computed(() => assignment.value?.handIn?.checks ?? null)
+/** The check that is shown on the picture. */
+const shown = ref<string | null>(null)
+const wall = computed(() => {
+  const { handIn } = assignment.value!
+  return shown.value
+    ? `/api/assignments/${id}/evidence/${shown.value}?of=${handIn!.submissionId}`
+    : `/api/submissions/${handIn!.submissionId}/picture/display`
+})
 const verdict = computed(() => {
   if (!results.value) return ''
   const missed = results.value.filter(c => !c.passed).length
@@ -38,8 +46,8 @@ const verdict = computed(() => {
     <div class="wall">
       <img
         v-if="assignment.handIn"
-        :src="`/api/submissions/${assignment.handIn.submissionId}/picture/display`"
-        alt="The picture handed in"
+        :src="wall"
+        :alt="shown ? 'What the check stands on, on the picture' : 'The picture handed in'"
       />
       <WorksheetPicture v-else :src="`/api/assignments/${id}/worksheet?as=svg`" label="The worksheet" class="sheet" />
     </div>
@@ -59,7 +67,7 @@ const verdict = computed(() => {
       <p v-if="problem" role="alert">{{ problem }}</p>
       <section v-if="assignment.handIn" aria-label="Result">
         <h2>{{ results ? verdict : 'Being measured …' }}</h2>
-        <CheckList :checks="asked" :settings="settings" :results="results" />
+        <CheckList v-model:shown="shown" :checks="asked" :settings="settings" :results="results" shows />
       </section>
       <p v-if="assignment.withdrawnAt" role="status">It was withdrawn: nothing is asked for any more.</p>
       <p v-else-if="assignment.confirmedAt" class="words">

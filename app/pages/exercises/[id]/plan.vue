@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { exerciseOf } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import { USUAL_AMOUNTS, type Amounts } from '~~/core/exercise/plan'
 import { SCHEME_WORDS, SCHEMES, type SectorScheme } from '~~/core/wheel/schemes'
 import { assignmentSchema, planSchema } from '~~/shared/assignment'
@@ -18,14 +18,14 @@ const form = reactive({
   hue: 240,
   amounts: USUAL_AMOUNTS as Amounts
 })
-const exercise = computed(() => assignment.value && exerciseOf(assignment.value.exercise))
+const exercise = computed(() => assignment.value && exerciseSet(assignment.value))
 watch(
   assignment,
   a => {
     if (!a) return
     if (a.plan) Object.assign(form, a.plan)
     else {
-      form.scheme = exerciseOf(a.exercise).plan ?? form.scheme
+      form.scheme = exerciseSet(a).plan ?? form.scheme
       form.hue = a.settings.hue ?? form.hue
     }
   },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exerciseOf } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import { assignmentSchema } from '~~/shared/assignment'
 import { keptSheetListSchema, sheetsTakenSchema, type SheetsTaken } from '~~/shared/worksheet'
 
@@ -46,7 +46,7 @@ const tell = (t: SheetsTaken[number]): string =>
   <p v-if="unread && !assignment" role="alert" class="alone">{{ unread }}</p>
   <div v-else-if="assignment" class="sheets">
     <header>
-      <NuxtLink :to="`/exercises/${id}`" class="quiet">{{ exerciseOf(assignment.exercise).title }}</NuxtLink>
+      <NuxtLink :to="`/exercises/${id}`" class="quiet">{{ exerciseSet(assignment).title }}</NuxtLink>
       <h1>Worksheet</h1>
       <p class="quiet">
         Lay it flat in even light, without a flash. All four corner marks must be in the photograph; it may hold several

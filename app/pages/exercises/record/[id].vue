@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { exerciseOf } from '~~/core/exercise'
 import { exerciseRecordSchema } from '~~/shared/assignment'
 import { classListSchema } from '~~/shared/class'
 
@@ -58,8 +57,8 @@ const fileName = computed(() => `${name.value || 'class'} exercises.csv`)
       <section v-if="record?.missed.length" aria-labelledby="missed-title">
         <h2 id="missed-title">Missed most</h2>
         <ul>
-          <li v-for="m in record.missed" :key="`${m.exercise} ${m.check}`">
-            {{ m.name }} <span class="quiet">· {{ exerciseOf(m.exercise).title }}, {{ m.missed }} of {{ m.of }}</span>
+          <li v-for="m in record.missed" :key="`${m.title} ${m.check}`">
+            {{ m.name }} <span class="quiet">· {{ m.title }}, {{ m.missed }} of {{ m.of }}</span>
           </li>
         </ul>
       </section>
@@ -67,7 +66,7 @@ const fileName = computed(() => `${name.value || 'class'} exercises.csv`)
         <h2 id="sets-title">Set to the class</h2>
         <ul>
           <li v-for="s in record.sets" :key="s.id">
-            <NuxtLink :to="`/exercises/sets/${s.id}`">{{ exerciseOf(s.exercise).title }}</NuxtLink>
+            <NuxtLink :to="`/exercises/sets/${s.id}`">{{ s.title }}</NuxtLink>
             <span class="quiet"> · {{ s.handedIn }} of {{ s.of }} handed in, due {{ dueWords(s.dueOn) }}</span>
           </li>
         </ul>

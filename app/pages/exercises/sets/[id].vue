@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { checksOf, exerciseOf } from '~~/core/exercise'
+import { checksOf, exerciseSet } from '~~/core/exercise'
 import { exerciseSetSchema, type Assignment } from '~~/shared/assignment'
 
 /** A class's hand-ins of one exercise as a wall: in the order of one check, each against its band. */
@@ -9,14 +9,18 @@ definePageMeta({ whose: ['instructor', 'assistant'] })
 const id = Number(useRoute().params.id)
 const session = useSessionStore()
 const { data: set, problem: unread, refresh } = useApiData(exerciseSetSchema, `/exercise-sets/${id}`)
-useHead({ title: () => `${set.value ? exerciseOf(set.value.exercise).title : 'Exercise'} · Critica` })
+useHead({ title: () => `${set.value ? titleOf.value : 'Exercise'} · Critica` })
 
+const titleOf = computed(() => {
+  const first = set.value?.assignments[0]
+  return first ? exerciseSet(first).title : ''
+})
 const all = computed(() => set.value?.assignments.filter(a => !a.withdrawnAt) ?? [])
 const handedIn = computed(() => all.value.filter(a => a.handIn))
 const order = ref<string | null>('date')
 const orders = computed(() => {
   const first = all.value[0]
-  const checks = first ? checksOf(first.exercise, first.settings, false) : []
+  const checks = first ? checksOf(first, first.settings, false) : []
   return [...checks.map(c => ({ key: c.id, label: c.name })), { key: 'date', label: 'date' }]
 })
 watch(orders, now => {
@@ -70,7 +74,7 @@ async function confirm() {
   <p v-if="unread && !set" role="alert" class="alone">{{ unread }}</p>
   <div v-else-if="set" class="set">
     <header>
-      <h1>{{ exerciseOf(set.exercise).title }}, {{ set.className }}</h1>
+      <h1>{{ titleOf }}, {{ set.className }}</h1>
       <p class="quiet">{{ line }}</p>
     </header>
     <div class="tools">

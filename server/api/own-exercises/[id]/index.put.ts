@@ -1,0 +1,9 @@
+import { ownExerciseSchema } from '../../../../shared/own-exercise'
+import { body } from '../../../http/body'
+import { idParam, route } from '../../../http/route'
+import { changeOwn } from '../../../services/exercises/own'
+
+export default route('instructor', async ({ event, account }) => {
+  await changeOwn(account, idParam(event), await body(event, ownExerciseSchema))
+  return {}
+})
