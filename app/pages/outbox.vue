@@ -38,6 +38,7 @@ const { data: mail, problem } = useApiData(mailListSchema, '/outbox')
   max-width: 720px;
   padding-top: 20px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 }
 article {

@@ -31,17 +31,17 @@ export function evidenceOf(
   const { plan: scheme } = exerciseSet({ exercise, own })
   // Two checks of one kind are told apart by their place.
   switch (check.replace(/-\d+$/, '')) {
-    case 'coverage':
-    case 'accent':
-    case 'each':
-    case 'leads':
-    case 'turn': {
+    case 'coverage': {
       if (!scheme || hues.totalWeight === 0) return null
       return { name: 'off-scheme', wheel, scheme, rotation: bestFit(scheme, hues.weight).rotation }
     }
     case 'plan':
     case 'amounts-planned':
       return plan && { name: 'off-scheme', wheel, scheme: plan.scheme, rotation: Math.round(plan.hue) % 360 }
+    case 'accent':
+    case 'each':
+    case 'leads':
+    case 'turn':
     case 'key':
     case 'steps':
     case 'all':

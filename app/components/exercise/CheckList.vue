@@ -54,4 +54,7 @@ const rows = computed(() =>
   padding: 1px 6px;
   font-weight: 600;
 }
+.words .word-link {
+  font-family: var(--sans);
+}
 </style>

@@ -26,7 +26,7 @@ async function keep() {
       v-model="form.retentionMonths"
       type="number"
       min="1"
-      label="Months an unused record is kept"
+      label="Months it is kept unused"
       :error-messages="wrong.retentionMonths"
       clearable
       @change="keep"

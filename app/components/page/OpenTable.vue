@@ -76,11 +76,10 @@ const shown = computed(() => props.headings.filter(h => width.value >= h.from))
   align-items: baseline;
   padding-top: 10px;
 }
+/* A name or an address without a space is broken, not let run off the page. */
 .open-table :deep(td) {
   font-size: 14px;
-}
-.open-table :deep(th) {
-  overflow-wrap: normal;
+  overflow-wrap: anywhere;
 }
 .open-table :deep(td:first-child) {
   min-width: 150px;
