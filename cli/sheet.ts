@@ -1,4 +1,7 @@
-/** `npm run --silent sheet -- PHOTO…`: reads filled worksheets; a line for each sheet, or for a photograph without one its error. */
+/**
+ * `npm run --silent sheet -- PHOTO…`: reads filled worksheets; a line for each sheet, or for a photograph without one
+ * its error.
+ */
 import { writeCode } from '../core/exercise/worksheet/code'
 import { roundTo } from '../core/numeric/round'
 import { readPhoto } from '../server/work/worksheet/photo'

@@ -1,6 +1,6 @@
 /**
- * `npm run --silent worksheet -- EXERCISE --out FILE.pdf|FILE.svg [--paper a4|letter] [--wheel …] [--hue DEG]`: writes a
- * worksheet and prints its code and boxes as one JSON line.
+ * `npm run --silent worksheet -- EXERCISE --out FILE.pdf|FILE.svg [--paper a4|letter] [--wheel …] [--hue DEG]`: writes
+ * a worksheet and prints its code and boxes as one JSON line.
  */
 import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 
-/** What somebody is in a class. An assistant marks and drafts; the instructor releases, and says what the class goes by. */
+/**
+ * What somebody is in a class. An assistant marks and drafts; the instructor releases, and says what the class goes by.
+ */
 export const classRoleSchema = z.enum(['instructor', 'assistant', 'learner'])
 export type ClassRole = z.infer<typeof classRoleSchema>
 /** What somebody is in the house: the owner runs it, an instructor may make classes. */
@@ -69,7 +71,10 @@ export type AddressChange = z.infer<typeof addressChangeSchema>
 export const passwordAgainSchema = z.object({
   password: z.string().min(1, 'The password you have now is missing.').max(200)
 })
-/** @property secret to be typed into a device, where its picture cannot be read. @property picture a QR code as a data URL. */
+/**
+ * @property secret to be typed into a device, where its picture cannot be read. @property picture a QR code as a data
+ * URL.
+ */
 export const stepBegunSchema = z.object({ secret: z.string(), picture: z.string() })
 export type StepBegun = z.infer<typeof stepBegunSchema>
 export const stepCodeSchema = z.object({ code: z.string().trim().min(1, 'The code is missing.').max(40) })

@@ -55,7 +55,10 @@ function ownPart(annotation: ReadAnnotation): z.infer<typeof ownSchema> {
   }
 }
 
-/** An annotation as a correction. @param size of the picture, in its own pixels. @throws z.ZodError when it says nothing. */
+/**
+ * An annotation as a correction. @param size of the picture, in its own pixels. @throws z.ZodError when it says
+ * nothing.
+ */
 export function correctionFrom(
   annotation: ReadAnnotation,
   size: { readonly width: number; readonly height: number }

@@ -5,7 +5,10 @@ import { emailSchema, nameSchema, passwordSchema } from './account'
 export const linkKindSchema = z.enum(['owner', 'invitation', 'reset', 'address'])
 export type LinkKind = z.infer<typeof linkKindSchema>
 
-/** What a link says before it is used. @property login what its account is entered by. @property classes that wait behind it. */
+/**
+ * What a link says before it is used. @property login what its account is entered by. @property classes that wait
+ * behind it.
+ */
 export const linkSchema = z.object({
   kind: linkKindSchema,
   name: z.string(),

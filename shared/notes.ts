@@ -22,7 +22,10 @@ export const judgedSchema = z.object({
 })
 export type Judged = z.infer<typeof judgedSchema>
 
-/** What an instructor notes on the way through the stations. The learner is shown the verdicts on readings, nothing else of it. */
+/**
+ * What an instructor notes on the way through the stations. The learner is shown the verdicts on readings, nothing else
+ * of it.
+ */
 export const notesSchema = z.object({
   visited: z
     .array(z.enum(STATIONS as [Station, ...Station[]]))

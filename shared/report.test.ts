@@ -1,4 +1,7 @@
-/** What holds for every picture: the schema, no NaN, shares that sum to 1, mirrored positions, and one size like another. */
+/**
+ * What holds for every picture: the schema, no NaN, shares that sum to 1, mirrored positions, and one size like
+ * another.
+ */
 import { describe, expect, it } from 'vitest'
 import { gaussian, seededRandom, type Random } from '../core/numeric/random'
 import { createRaster, type Raster } from '../core/picture/raster'

@@ -2,7 +2,10 @@
 import { z } from 'zod'
 import { accountSchema, classRoleSchema, houseRoleSchema, nameSchema } from './account'
 
-/** @property entered whether they ever chose a password. @property invitedUntil end of the link that waits for them. @property handed whether a link may be handed on by whoever asks. */
+/**
+ * @property entered whether they ever chose a password. @property invitedUntil end of the link that waits for them.
+ * @property handed whether a link may be handed on by whoever asks.
+ */
 export const memberSchema = z.object({
   account: accountSchema,
   role: classRoleSchema,
@@ -15,7 +18,10 @@ export const memberSchema = z.object({
 export type ListedMember = z.infer<typeof memberSchema>
 export const memberListSchema = z.array(memberSchema)
 
-/** A list as it was typed, pasted, or read from a file. @property keep rows of it to be taken; all that can be when it is left out. */
+/**
+ * A list as it was typed, pasted, or read from a file. @property keep rows of it to be taken; all that can be when it
+ * is left out.
+ */
 export const ROSTER_TEXT_LIMIT = 200_000
 export const rosterTextSchema = z.object({
   text: z.string().max(ROSTER_TEXT_LIMIT, 'This list is too long: bring a thousand people at most at once.'),
@@ -25,7 +31,8 @@ export const rosterTextSchema = z.object({
 /** A mistake in a list. @property column as the list calls it; empty when it is the row's. */
 export const rosterMistakeSchema = z.object({ column: z.string(), message: z.string() })
 /**
- * What will happen to one row: a new account, an account there is that joins, one who is in the class already, or nothing.
+ * What will happen to one row: a new account, an account there is that joins, one who is in the class already, or
+ * nothing.
  * @property row counted from 1, the heading included.
  */
 export const rosterRowSchema = z.object({

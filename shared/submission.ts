@@ -11,7 +11,10 @@ export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
   finished: 'finished piece'
 }
 
-/** What a picture may be: checked again on the server, by decoding. A JPEG of its full size has no room for a longer side. */
+/**
+ * What a picture may be: checked again on the server, by decoding. A JPEG of its full size has no room for a longer
+ * side.
+ */
 export const PICTURE_LIMITS = {
   bytes: 25 * 1024 * 1024,
   pixels: 40_000_000,
@@ -101,7 +104,10 @@ export type Shelf = z.infer<typeof shelfSchema>
 
 /** Pieces listed at once, at most. */
 export const MOST_LISTED = 100
-/** A window of a list: from behind a piece on. Without a shelf, one's own pieces. @property classId one of the classes, where there are several. */
+/**
+ * A window of a list: from behind a piece on. Without a shelf, one's own pieces. @property classId one of the classes,
+ * where there are several.
+ */
 export const listQuerySchema = z.object({
   shelf: shelfSchema.optional(),
   classId: z.coerce.number().int().positive().optional(),
@@ -121,7 +127,10 @@ export const someQuerySchema = z.object({
 })
 export const submissionListSchema = z.array(listedSchema)
 
-/** @property minutes of review still to be done, by the classes' time budgets. @property oldest when the first of it was handed in. */
+/**
+ * @property minutes of review still to be done, by the classes' time budgets. @property oldest when the first of it was
+ * handed in.
+ */
 export const shelfTotalsSchema = z.object({
   counts: z.record(shelfSchema, z.int().min(0)),
   minutes: z.int().min(0),

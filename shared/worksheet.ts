@@ -50,7 +50,9 @@ export const keptSheetSchema = z.object({
 export type KeptSheet = z.infer<typeof keptSheetSchema>
 export const keptSheetListSchema = z.array(keptSheetSchema)
 
-/** The outer corners of the four markers, set by hand: fractions of the photograph, clockwise from the sheet's top left. */
+/**
+ * The outer corners of the four markers, set by hand: fractions of the photograph, clockwise from the sheet's top left.
+ */
 export const cornersSchema = z.array(z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) })).length(4)
 
 /** What became of each sheet in a photograph. */

@@ -27,7 +27,10 @@ export class House {
     return `http://127.0.0.1:${this.port}`
   }
 
-  /** Instructors with a class each, and learners shared out among the classes: `instructor-0`, `learner-0` and so on. No demo. */
+  /**
+   * Instructors with a class each, and learners shared out among the classes: `instructor-0`, `learner-0` and so on. No
+   * demo.
+   */
   static async open({ instructors = 1, learners = 1, demo = false } = {}): Promise<House> {
     const house = new House(demo)
     house.databasePort = await freePort()

@@ -21,7 +21,10 @@ const mistakesOf = (mark: string): readonly (readonly [cells: readonly string[],
   [['Extra', 'cells@school.example', '', 'and', 'more'], '', /2 cells more/]
 ]
 
-/** Three hundred rows, a mistake at every twentieth or so; @param mark that nobody else's list carries: an address and a sign-in name are anybody's in the house. @returns the text, and which row has which. */
+/**
+ * Three hundred rows, a mistake at every twentieth or so; @param mark that nobody else's list carries: an address and a
+ * sign-in name are anybody's in the house. @returns the text, and which row has which.
+ */
 export function spoiltList(mark: string): { text: string; mistakes: { row: number; column: string; says: RegExp }[] } {
   const rows: (readonly string[])[] = Array.from({ length: 300 }, (_, i) => [
     `Pupil ${'abcdefghij'[i % 10]} ${i}`,

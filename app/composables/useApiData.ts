@@ -4,8 +4,8 @@ import type { z } from 'zod'
 /**
  * Asked at once, and again when the path changes.
  * @param path null while there is nothing to ask.
- * @returns `data` null until it is there, and kept when asking again fails; `problem` the sentence of what went wrong last,
- * empty otherwise; `ready` once there is an answer of either kind; `refresh` asks again.
+ * @returns `data` null until it is there, and kept when asking again fails; `problem` the sentence of what went wrong
+ * last, empty otherwise; `ready` once there is an answer of either kind; `refresh` asks again.
  */
 export function useApiData<T>(schema: z.ZodType<T>, path: MaybeRefOrGetter<string | null>) {
   const asked = computed(() => toValue(path))

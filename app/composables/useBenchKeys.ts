@@ -4,7 +4,10 @@ import { rowOf, STATIONS } from '~~/core/critique/stations/table'
 import type { Station } from '~~/core/critique/stations/station'
 import { piecePageSchema, type PiecePage } from '~~/shared/submission'
 
-/** A key, or a pair that belongs together, as the list shows it; what it does; what each runs; whether a released critique keeps it from running. */
+/**
+ * A key, or a pair that belongs together, as the list shows it; what it does; what each runs; whether a released
+ * critique keeps it from running.
+ */
 export interface BenchKey {
   readonly shown: string
   readonly does: string

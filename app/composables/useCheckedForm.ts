@@ -1,4 +1,7 @@
-/** A form checked by its contract before it is sent: what is wrong stands at its field, and goes as soon as the field is changed. */
+/**
+ * A form checked by its contract before it is sent: what is wrong stands at its field, and goes as soon as the field is
+ * changed.
+ */
 import type { z } from 'zod'
 import { fieldErrors } from '~/utils/fieldErrors'
 

@@ -1,4 +1,6 @@
-/** What is drawn on the wall is for something: an area to read or where the eye should go, or the mark of a correction. */
+/**
+ * What is drawn on the wall is for something: an area to read or where the eye should go, or the mark of a correction.
+ */
 import { areaOfMark, type Mark } from '~~/core/critique/mark'
 import type { Area } from '~~/core/picture/area'
 import { FOCUS_NAME } from '~~/shared/critique'
@@ -29,7 +31,10 @@ export function useDrawFor() {
     else if (bench.focusArea) await edits.changeArea(bench.focusArea.id, { name: FOCUS_NAME, area })
     else await edits.addArea(FOCUS_NAME, area)
   }
-  /** The hand-drawn area marks itself; point, stroke and arrow measure what they lie on. @returns null when it was dropped. */
+  /**
+   * The hand-drawn area marks itself; point, stroke and arrow measure what they lie on. @returns null when it was
+   * dropped.
+   */
   async function drawMarked(tool: AreaTool | MarkTool): Promise<Marked | null> {
     if (tool === 'rectangle' || tool === 'polygon' || tool === 'lasso') {
       const area = await pencil.drawArea(tool)

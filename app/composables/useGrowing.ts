@@ -2,8 +2,8 @@
 import { nextTask } from '~/start/oneByOne'
 
 /**
- * @param atATime so many more are shown with each task. @param of what the list is one of: when that changes it begins anew,
- * otherwise what is already there stays.
+ * @param atATime so many more are shown with each task. @param of what the list is one of: when that changes it begins
+ * anew, otherwise what is already there stays.
  */
 export function useGrowing<T>(
   all: Readonly<Ref<readonly T[]>>,

@@ -1,4 +1,7 @@
-/** A shelf from the page's side: a window at a time, what is measured asked after alone and ever less often, nothing of a shelf that was left. */
+/**
+ * A shelf from the page's side: a window at a time, what is measured asked after alone and ever less often, nothing of
+ * a shelf that was left.
+ */
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, ref, type EffectScope } from 'vue'
 import { servePage, type PageServer } from '../testing/pageServer'

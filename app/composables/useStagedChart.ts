@@ -1,6 +1,6 @@
 /**
- * A chart's series, shown one more each frame: a chart set up whole holds the page for longer than a hand notices. One chart
- * after another, since two that begin together do the same.
+ * A chart's series, shown one more each frame: a chart set up whole holds the page for longer than a hand notices. One
+ * chart after another, since two that begin together do the same.
  */
 import type { EChartsOption, SeriesOption } from 'echarts'
 

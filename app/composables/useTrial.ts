@@ -1,4 +1,7 @@
-/** A correction tried on the picture: shown while a slider moves, read before and after, kept with the correction once the hand rests. */
+/**
+ * A correction tried on the picture: shown while a slider moves, read before and after, kept with the correction once
+ * the hand rests.
+ */
 import { useDebounceFn } from '@vueuse/core'
 import type { EffectNumbers } from '~~/core/trial/effect'
 import { showsSomething, type Trial } from '~~/core/trial/trial'

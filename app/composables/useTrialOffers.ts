@@ -1,4 +1,6 @@
-/** What a trial can be begun with: the light of the other materials, and blacks with a colour where there is flat black. */
+/**
+ * What a trial can be begun with: the light of the other materials, and blacks with a colour where there is flat black.
+ */
 import { linearOfHex } from '~~/core/colour/srgb'
 import { isMeasured } from '~~/core/measure/report'
 import { areaHolds, boundsOf, type Area } from '~~/core/picture/area'

@@ -1,4 +1,7 @@
-/** Changes on the bench as the server answers them: one after another, on the piece they were made on, never over another window's. */
+/**
+ * Changes on the bench as the server answers them: one after another, on the piece they were made on, never over
+ * another window's.
+ */
 import { nextTick, shallowRef } from 'vue'
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
 import type { Critique } from '~~/shared/critique'

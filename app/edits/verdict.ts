@@ -10,7 +10,10 @@ export function editsOfVerdict({ keep, at }: Sending, { send }: Steps, critique:
   /** The revision that the words in hand were begun from, or that this window wrote last. */
   let words = { over: 0 }
   return {
-    /** Words are being written from what is kept now, or from an earlier revision: what another window wrote since is not theirs to overwrite. */
+    /**
+     * Words are being written from what is kept now, or from an earlier revision: what another window wrote since is
+     * not theirs to overwrite.
+     */
     openWords(over = critique().revision) {
       words = { over }
     },

@@ -1,4 +1,7 @@
-/** The bench and what it stands on, part by part; fetched once, whether asked for by the page or, ahead of it, by the desk. */
+/**
+ * The bench and what it stands on, part by part; fetched once, whether asked for by the page or, ahead of it, by the
+ * desk.
+ */
 import { bringPanels } from '~/components/bench/stations/panels'
 import { oneByOne } from './oneByOne'
 
@@ -30,7 +33,9 @@ export const bringAhead = (bringing: () => Promise<unknown>): void => {
 /** Long enough that what the hand asks for meanwhile is not kept waiting by one part after another. */
 const pause = (): Promise<void> => new Promise(resolve => setTimeout(() => requestIdleCallback(() => resolve()), 150))
 
-/** What the stations bring when they are first gone to, fetched while the piece is being looked at: the heaviest first. */
+/**
+ * What the stations bring when they are first gone to, fetched while the piece is being looked at: the heaviest first.
+ */
 export const bringStations = async (): Promise<void> =>
   oneByOne(
     [

@@ -1,4 +1,7 @@
-/** The plain parts of the bench's state: what can be taken back, what is being drawn, sliders and standards as their forms show them. */
+/**
+ * The plain parts of the bench's state: what can be taken back, what is being drawn, sliders and standards as their
+ * forms show them.
+ */
 import { createPinia, setActivePinia } from 'pinia'
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'

@@ -1,4 +1,7 @@
-/** A server for tests of the page's own modules: real HTTP, with the product's error bodies; the page's `fetch` is led to it. */
+/**
+ * A server for tests of the page's own modules: real HTTP, with the product's error bodies; the page's `fetch` is led
+ * to it.
+ */
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { vi } from 'vitest'

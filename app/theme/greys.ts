@@ -1,6 +1,6 @@
 /**
- * The interface's colours for what is drawn by code: each grey is the sRGB grey of the L* in its name, so every panel is
- * neutral. Styles have the same greys by the same names in page.css (a test holds the two together).
+ * The interface's colours for what is drawn by code: each grey is the sRGB grey of the L* in its name, so every panel
+ * is neutral. Styles have the same greys by the same names in page.css (a test holds the two together).
  */
 export const GREYS = {
   l0: '#000000',

@@ -1,4 +1,7 @@
-/** One ECharts theme: greys, direct labels, no legend, nothing that moves by itself. Only the kinds that are drawn are registered. */
+/**
+ * One ECharts theme: greys, direct labels, no legend, nothing that moves by itself. Only the kinds that are drawn are
+ * registered.
+ */
 import { BarChart, PieChart, ScatterChart } from 'echarts/charts'
 import { GridComponent, PolarComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'

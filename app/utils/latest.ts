@@ -1,6 +1,6 @@
 /**
- * One question in flight, and the newest is asked next: what came between is dropped. For a hand that moves faster than it is
- * answered.
+ * One question in flight, and the newest is asked next: what came between is dropped. For a hand that moves faster than
+ * it is answered.
  *
  * @param answer asks and takes the answer; what it throws is the caller's who asked first.
  */

@@ -1,4 +1,7 @@
-/** The colours of a plan: each of a scheme's, and what it can be let down to; all inside what a screen and a printer have. */
+/**
+ * The colours of a plan: each of a scheme's, and what it can be let down to; all inside what a screen and a printer
+ * have.
+ */
 import { hexOfLinear } from '~~/core/colour/srgb'
 import { shades, strongAt, tints, tones } from '~~/core/exercise/worksheet/mixtures'
 import { schemePositions, type SectorScheme } from '~~/core/wheel/schemes'

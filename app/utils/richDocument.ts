@@ -1,4 +1,7 @@
-/** The editor's document from a critic's words, and back: paragraphs and one kind of list, strong and stressed, nothing else. */
+/**
+ * The editor's document from a critic's words, and back: paragraphs and one kind of list, strong and stressed, nothing
+ * else.
+ */
 import type { JSONContent } from '@tiptap/vue-3'
 import type { RichBlock, RichSpan } from '~~/core/critique/rich'
 

@@ -1,4 +1,7 @@
-/** Drawing without a pointer: arrows move a cross over the picture, the space bar sets it down, Enter closes. An area being reshaped is moved and grown. */
+/**
+ * Drawing without a pointer: arrows move a cross over the picture, the space bar sets it down, Enter closes. An area
+ * being reshaped is moved and grown.
+ */
 import { useEventListener } from '@vueuse/core'
 import type { Point } from '~~/shared/notes'
 import { grownBy, movedBy } from './shape'
@@ -28,7 +31,10 @@ export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) 
       if (!tool) cross.value = null
     }
   )
-  /** Arrows are the field's own, and a choice's, unless something is being drawn: a lens just chosen is no reason to lose the cross. */
+  /**
+   * Arrows are the field's own, and a choice's, unless something is being drawn: a lens just chosen is no reason to
+   * lose the cross.
+   */
   const typing = (event: KeyboardEvent): boolean =>
     event.target instanceof HTMLElement
     && event.target.closest(

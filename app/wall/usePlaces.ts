@@ -1,4 +1,6 @@
-/** What points at places of the picture without marking them: a reading's places, the route of the eye, picked samples. */
+/**
+ * What points at places of the picture without marking them: a reading's places, the route of the eye, picked samples.
+ */
 import { tagCornerOf } from '~~/core/picture/area'
 import type { Point } from '~~/shared/notes'
 import type { WallFrame } from './frame'

@@ -1,4 +1,6 @@
-/** The picture worker: holds the picture's planes (and its reference's) and answers everything the bench asks of them. */
+/**
+ * The picture worker: holds the picture's planes (and its reference's) and answers everything the bench asks of them.
+ */
 import { expose, transfer } from 'comlink'
 import { formatHex } from '~~/core/colour/srgb'
 import { temperatureOf } from '~~/core/colour/temperature'

@@ -94,7 +94,10 @@ function refuseUnfinished(data: string): void {
 
 const READY = 'critica-ready'
 
-/** The data directory, made aside and put in its place when it is finished: what an interruption leaves is never taken for one. */
+/**
+ * The data directory, made aside and put in its place when it is finished: what an interruption leaves is never taken
+ * for one.
+ */
 function makeData(folder: string, data: string): void {
   for (const name of readdirSync(folder))
     if (name.startsWith('mariadb-new-')) rmSync(join(folder, name), { recursive: true, force: true })

@@ -1,13 +1,13 @@
 /**
- * Loads the demo class into a database, through the built server's services. Run by itself (the server runs it when the demo is
- * asked for), or called by the two commands.
+ * Loads the demo class into a database, through the built server's services. Run by itself (the server runs it when the
+ * demo is asked for), or called by the two commands.
  */
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { seedDemo } from '../../demo/seed'
 import { closePool, openPool } from '../../server/db/pool'
 import { closeScratch, openScratch } from '../../server/scratch'
-import { stopMeasuring } from '../../server/services/measuring'
+import { stopMeasuring } from '../../server/services/pieces/measuring'
 import { closeWorkers, openWorkers } from '../../server/work/workers'
 import { progress, progressDone, ROOT, step } from './step'
 

@@ -3,7 +3,10 @@ import type { ChildProcess } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { setTimeout as wait } from 'node:timers/promises'
 
-/** A process that does not end on SIGTERM in this time is killed: a server may leave work half done, a database should not have to. */
+/**
+ * A process that does not end on SIGTERM in this time is killed: a server may leave work half done, a database should
+ * not have to.
+ */
 export const SERVER_GRACE_MS = 5000
 const GRACE_MS = 20_000
 

@@ -6,11 +6,14 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { countAccounts, countOwners } from '../../server/db/accounts'
 import { migrate } from '../../server/db/migrate'
 import { closePool, openPool, transaction } from '../../server/db/pool'
-import { makeLink, pathOf } from '../../server/services/links'
+import { makeLink, pathOf } from '../../server/services/entering/links'
 import { endChild, endProcess, runs } from './processes'
 import { ROOT, step, Stop } from './step'
 
-/** Migrates; @returns what is missing to begin with: whether nobody has an account yet, and whether the house has no owner. */
+/**
+ * Migrates; @returns what is missing to begin with: whether nobody has an account yet, and whether the house has no
+ * owner.
+ */
 export async function prepareDatabase(url: string): Promise<{ readonly empty: boolean; readonly ownerless: boolean }> {
   const pool = openPool(url)
   try {
@@ -58,7 +61,8 @@ export async function endLeftoverServer(folder: string): Promise<void> {
 }
 
 /**
- * Whom the server, and with it every decoder, runs as when root starts it: nobody, where that one can read what is served.
+ * Whom the server, and with it every decoder, runs as when root starts it: nobody, where that one can read what is
+ * served.
  * @returns nothing where it runs as whoever starts it.
  */
 function stepDown(): { readonly uid?: number; readonly gid?: number } {

@@ -1,4 +1,7 @@
-/** Keeps a service running: when it dies by itself that is said, and it is started again, later and later as it keeps dying. */
+/**
+ * Keeps a service running: when it dies by itself that is said, and it is started again, later and later as it keeps
+ * dying.
+ */
 import type { ChildProcess } from 'node:child_process'
 import { setTimeout as wait } from 'node:timers/promises'
 import { step } from './step'

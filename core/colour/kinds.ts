@@ -11,7 +11,10 @@ import { chromaOf, convertLinearToOklab, convertOklabToLinear, NEUTRAL_CHROMA, t
 
 export type Kind = 'hue' | 'tint' | 'shade' | 'tone' | 'neutral'
 
-/** Amount of anchor (in linear light) from which a colour still counts as the plain hue: 0.7 of the light of a red is still that red. Our choice. */
+/**
+ * Amount of anchor (in linear light) from which a colour still counts as the plain hue: 0.7 of the light of a red is
+ * still that red. Our choice.
+ */
 const HUE_AMOUNT = 0.7
 /** Lightness of the admixed grey: black is 0, white 1, mid grey #777777 0.57. Our choice: half way between, about. */
 const SHADE_BELOW = 0.4

@@ -1,4 +1,6 @@
-/** The naming table against two published ones; what they say is another word for the same colour counts as the same. */
+/**
+ * The naming table against two published ones; what they say is another word for the same colour counts as the same.
+ */
 import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
 import { COLOUR_WORDS, nameOf, nameOfLinear, type ColourWord } from './names'

@@ -14,7 +14,10 @@ export function convertLinearToSrgb(linear: number): number {
   return linear <= 0.0031308 ? linear * 12.92 : 1.055 * linear ** (1 / 2.4) - 0.055
 }
 
-/** Linear light of each of the 256 encoded bytes: the table every kernel reads. Pure, so that a page that reads none leaves it out. */
+/**
+ * Linear light of each of the 256 encoded bytes: the table every kernel reads. Pure, so that a page that reads none
+ * leaves it out.
+ */
 export const LINEAR_OF_BYTE: Float64Array = /* @__PURE__ */ Float64Array.from({ length: 256 }, (_, byte) =>
   convertSrgbToLinear(byte / 255)
 )
@@ -25,8 +28,9 @@ export function convertLinearToByte(linear: number): number {
 }
 
 /**
- * Encoded byte of each 65,536th of linear light: fine enough that rounding lands where the formula does. Filled from byte to
- * byte, up to the light at which rounding goes to the next: 256 powers, not 65,537, since it is made whenever a page is opened.
+ * Encoded byte of each 65,536th of linear light: fine enough that rounding lands where the formula does. Filled from
+ * byte to byte, up to the light at which rounding goes to the next: 256 powers, not 65,537, since it is made whenever a
+ * page is opened.
  */
 export const BYTE_OF_LINEAR: Uint8Array = /* @__PURE__ */ tableOfBytes()
 

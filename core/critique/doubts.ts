@@ -6,9 +6,15 @@ import type { PieceReading } from './stations/piece'
 
 /** Under this long side, in pixels, edges and detail are those of the file, not of the work. */
 const SMALL_EDGE = 400
-/** A lossy file with fewer bits a pixel than this has lost fine differences: blocks of it are seen beside the original. Our choice. */
+/**
+ * A lossy file with fewer bits a pixel than this has lost fine differences: blocks of it are seen beside the original.
+ * Our choice.
+ */
 const FEW_BITS = 0.5
-/** This near to its bound, as a share of the scale shown, another photograph of the same picture may fall on the other side. */
+/**
+ * This near to its bound, as a share of the scale shown, another photograph of the same picture may fall on the other
+ * side.
+ */
 const AT_BOUND = 0.02
 
 /** Readings that rest on fine differences. */
@@ -18,7 +24,10 @@ const PHOTOGRAPHED = /^(temperature|light|value\.(range|black|key)|harmony\.satu
 /** What depends on what the picture is about. */
 const ABOUT = /^focus\.(path|whites)$/
 
-/** How far a figure is from its bound, as a share of the scale it is shown on, −1 to 1; null without a figure that could be near. */
+/**
+ * How far a figure is from its bound, as a share of the scale it is shown on, −1 to 1; null without a figure that could
+ * be near.
+ */
 export function marginOf({ figure }: Reading): number | null {
   if (!figure || figure.unit === 'rank' || figure.high <= figure.low) return null
   return (figure.value - figure.standard) / (figure.high - figure.low)

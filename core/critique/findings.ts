@@ -1,4 +1,7 @@
-/** Small pictures for paper: each correction through the lens that shows what was found, corrections of one lens together. */
+/**
+ * Small pictures for paper: each correction through the lens that shows what was found, corrections of one lens
+ * together.
+ */
 import type { LensRequest } from '../lens/lens'
 import type { Report } from '../measure/report'
 import type { Area } from '../picture/area'
@@ -30,7 +33,10 @@ export interface FindingSource {
   readonly standards: HouseStandards
 }
 
-/** @param most how many pictures there is room for. @returns in the order of the corrections; a plain view shows nothing and is left out. */
+/**
+ * @param most how many pictures there is room for. @returns in the order of the corrections; a plain view shows nothing
+ * and is left out.
+ */
 export function findingsShown({ corrections, readings, report, standards }: FindingSource, most: number): Finding[] {
   const choicesOf = (station: Station) => rowOf(station).lenses(report, standards)
   const all = STATIONS.flatMap(choicesOf)

@@ -1,12 +1,14 @@
 /**
- * What I would say first: of all faults at most three, by how much each takes from what the piece is about, not by the order
- * of the stations. Each says in one line why it is there.
+ * What I would say first: of all faults at most three, by how much each takes from what the piece is about, not by the
+ * order of the stations. Each says in one line why it is there.
  */
 import type { PieceKnown } from './piece/known'
 import type { PieceReading } from './stations/piece'
 import type { Station } from './stations/station'
 
-/** @property rank 1, 2 or 3. @property because said after the sentence, e.g. "because the question is about the boat". */
+/**
+ * @property rank 1, 2 or 3. @property because said after the sentence, e.g. "because the question is about the boat".
+ */
 export interface First {
   readonly rank: number
   readonly because: string
@@ -98,7 +100,10 @@ function reasonsFor(reading: PieceReading, known: PieceKnown): Reason[] {
 
 const ofVerdict = { fix: 1, look: LOOK, works: 0 } as const
 
-/** @param readings with the critic's own verdicts, none that were set aside. @returns those to be said first, by their keys. */
+/**
+ * @param readings with the critic's own verdicts, none that were set aside. @returns those to be said first, by their
+ * keys.
+ */
 export function firstOf(readings: readonly PieceReading[], known: PieceKnown): ReadonlyMap<string, First> {
   const ranked = readings
     .map(reading => {

@@ -1,4 +1,7 @@
-/** What else was read of a piece, for the learner's page and the sheet: what is to fix, what works, what to look at again. */
+/**
+ * What else was read of a piece, for the learner's page and the sheet: what is to fix, what works, what to look at
+ * again.
+ */
 import type { PieceReading } from './stations/piece'
 import type { ReadingVerdict } from './reading'
 

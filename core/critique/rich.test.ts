@@ -23,7 +23,8 @@ it('gives back what was written, whatever it holds', () => {
     pick = (): string => letters[Math.floor(random() * letters.length)]!
   for (let k = 0; k < 3000; k++) {
     const text = (): string => `x${Array.from({ length: 5 }, pick).join('')}y`
-    // Neighbouring spans differ, and one emphasis does not follow straight on another: an editor makes no others that mean something.
+    // Neighbouring spans differ, and one emphasis does not follow straight on another: an editor makes no others that
+    // mean something.
     const blocks: RichBlock[] = Array.from({ length: 3 }, () => ({
       kind: random() < 0.3 ? 'item' : 'paragraph',
       spans: [

@@ -4,7 +4,10 @@ import { wantedSeparation } from './stations/values/separation'
 import type { HouseStandards } from './standards'
 import type { Target } from './target'
 
-/** @param placed whether the correction has an area to be measured in. @param scheme the one aimed at: planned, or found. */
+/**
+ * @param placed whether the correction has an area to be measured in. @param scheme the one aimed at: planned, or
+ * found.
+ */
 export function targetChoices(
   placed: boolean,
   scheme: SectorScheme | null,

@@ -42,8 +42,8 @@ function strengths(readings: readonly Reading[]): string[] {
 }
 
 /**
- * What the list of corrections and the exercise beside it say already is not said again: the verdict says where to begin, why
- * that matters for this piece, and what can wait.
+ * What the list of corrections and the exercise beside it say already is not said again: the verdict says where to
+ * begin, why that matters for this piece, and what can wait.
  */
 export function proposeVerdict({ works, about, readings, corrections }: VerdictSource): ProposedVerdict {
   const [first, ...rest] = corrections,

@@ -1,4 +1,7 @@
-/** Usual cautions for what an exercise is made with. They defer to the product's label and to local rules. Common practice, no source. */
+/**
+ * Usual cautions for what an exercise is made with. They defer to the product's label and to local rules. Common
+ * practice, no source.
+ */
 import type { Medium } from './settings'
 
 const LABELS = 'The product’s label and safety data sheet, and your room’s rules, come first.'

@@ -5,7 +5,10 @@ import { ownExercise, type OwnExercise } from './own/own'
 import type { Settings } from './settings'
 import { exerciseOf, type ExerciseKey } from './shelf'
 
-/** @property exercise of the shelf, or the one that an instructor's own began as. @property own as it stood when it was set; null for one of the shelf. */
+/**
+ * @property exercise of the shelf, or the one that an instructor's own began as. @property own as it stood when it was
+ * set; null for one of the shelf.
+ */
 export interface WhatIsSet {
   readonly exercise: ExerciseKey
   readonly own: OwnExercise | null

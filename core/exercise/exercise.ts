@@ -23,7 +23,10 @@ export interface CheckResult {
   readonly tip: string
 }
 
-/** What of a hand-in is checked. @property report, hues on the wheel that the exercise is set on. @property reference the picture it was made from. @property studies small ones kept before it. */
+/**
+ * What of a hand-in is checked. @property report, hues on the wheel that the exercise is set on. @property reference
+ * the picture it was made from. @property studies small ones kept before it.
+ */
 export interface HandInMeasures {
   readonly report: Report
   readonly hues: HueHistogram
@@ -42,7 +45,10 @@ export interface Check {
   readonly run: (measures: HandInMeasures, settings: Settings) => CheckResult
 }
 
-/** @property plan the colour scheme that it is a piece in, if it is one. @property keyed whether it has a key colour. @property cuts whether something is cut. @property needs what is handed in with it. */
+/**
+ * @property plan the colour scheme that it is a piece in, if it is one. @property keyed whether it has a key colour.
+ * @property cuts whether something is cut. @property needs what is handed in with it.
+ */
 export interface Exercise {
   readonly title: string
   readonly trains: string
@@ -62,7 +68,11 @@ export interface Bounds {
 /** What a sentence may speak of. */
 type Given = HandInMeasures & { readonly settings: Settings }
 
-/** @property top where the scale ends: 1 for shares, 100 for steps. @property exact counts, which do not give way. @property measure the figure that is held against the bounds. @property say what was found, in a sentence. @property tip what to try. */
+/**
+ * @property top where the scale ends: 1 for shares, 100 for steps. @property exact counts, which do not give way.
+ * @property measure the figure that is held against the bounds. @property say what was found, in a sentence. @property
+ * tip what to try.
+ */
 interface Asked {
   readonly id: string
   readonly name: string

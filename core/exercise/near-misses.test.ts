@@ -1,6 +1,6 @@
 /**
- * Twenty near-misses: hand-ins that lie a hair on one side of a bound. What each is follows from how it was made and from an
- * outside library's figures of its colours (culori: OKLCH chroma, CIELAB lightness), not from our own measures.
+ * Twenty near-misses: hand-ins that lie a hair on one side of a bound. What each is follows from how it was made and
+ * from an outside library's figures of its colours (culori: OKLCH chroma, CIELAB lightness), not from our own measures.
  */
 import { converter } from 'culori'
 import { expect, it } from 'vitest'

@@ -1,4 +1,6 @@
-/** Paints or pencils that somebody owns, read from a swatch file; and which of them comes nearest to a wanted colour. */
+/**
+ * Paints or pencils that somebody owns, read from a swatch file; and which of them comes nearest to a wanted colour.
+ */
 import { convertLinearToLab } from '../colour/lab'
 import { differenceOf } from '../colour/difference'
 import { formatHex, linearOfHex } from '../colour/srgb'

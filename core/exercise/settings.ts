@@ -25,7 +25,9 @@ export interface Settings {
 }
 export const PLAIN_SETTINGS: Settings = { wheel: 'painter', hue: null, tolerance: 'usual', medium: 'any' }
 
-/** How far every bound gives way: a tenth more for a beginner, a twentieth less for who has done it before. Our choice. */
+/**
+ * How far every bound gives way: a tenth more for a beginner, a twentieth less for who has done it before. Our choice.
+ */
 const SLACK: Readonly<Record<Tolerance, number>> = { wide: 0.15, usual: 0, tight: -0.05 }
 export const TOLERANCE_WORDS: Readonly<Record<Tolerance, string>> = {
   wide: 'first time: bounds a little wider',
@@ -41,7 +43,10 @@ export const give = (bound: number, side: 'least' | 'most', tolerance: Tolerance
 export const keyWord = ({ wheel, hue }: Pick<Settings, 'wheel' | 'hue'>): string | null =>
   hue === null ? null : stepAt(wheel, hue)
 
-/** A key colour for each of several people, as far round the wheel from one another as so many can be, none beside its neighbour's in the list. */
+/**
+ * A key colour for each of several people, as far round the wheel from one another as so many can be, none beside its
+ * neighbour's in the list.
+ */
 export function differentHues(people: number): number[] {
   // Steps of five twelfths meet every step once in twelve, and neighbours of a list lie far apart.
   return Array.from({ length: people }, (_, i) => ((i * 5) % 12) * 30)

@@ -113,7 +113,8 @@ describe('corrections as annotations', () => {
   })
 
   it("hold to the model's JSON-LD context, offline: every term known, every purpose and selector its own", async () => {
-    // The context of the Web Annotation Vocabulary (W3C Recommendation 23 February 2017), from memory. Safe mode refuses any term it does not define.
+    // The context of the Web Annotation Vocabulary (W3C Recommendation 23 February 2017), from memory. Safe mode
+    // refuses any term it does not define.
     const context = JSON.parse(
       readFileSync(new URL('../../tests/fixtures/anno.jsonld', import.meta.url), 'utf8')
     ) as object
@@ -163,7 +164,8 @@ describe('corrections as annotations', () => {
   })
 
   it("of another writer are read by the model's own examples, and their unknown parts are kept", () => {
-    // Web Annotation Data Model, examples 4 (textual body), 19 (fragment), 28 (SVG): adapted to a picture; numbers from memory.
+    // Web Annotation Data Model, examples 4 (textual body), 19 (fragment), 28 (SVG): adapted to a picture; numbers from
+    // memory.
     const foreign = [
       {
         '@context': 'http://www.w3.org/ns/anno.jsonld',

@@ -1,4 +1,6 @@
-/** The layer list of an OpenRaster file (OpenRaster specification, baseline 0.0.5: stack.xml), the topmost layer first. */
+/**
+ * The layer list of an OpenRaster file (OpenRaster specification, baseline 0.0.5: stack.xml), the topmost layer first.
+ */
 export interface RasterLayer {
   readonly name: string
   /** Path within the file, e.g. data/original.png. */

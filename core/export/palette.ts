@@ -1,4 +1,7 @@
-/** The picture's palette as a GIMP palette file (.gpl), which most painting programs read (format: GIMP developer documentation, gimppalette-load). */
+/**
+ * The picture's palette as a GIMP palette file (.gpl), which most painting programs read (format: GIMP developer
+ * documentation, gimppalette-load).
+ */
 import { parseHex } from '../colour/srgb'
 import type { Swatch } from '../measure/report'
 import { stepWords } from '../critique/words'

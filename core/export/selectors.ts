@@ -1,4 +1,7 @@
-/** Areas and marks as selectors of the Web Annotation model, and back: a fragment for a rectangle, SVG for everything else. */
+/**
+ * Areas and marks as selectors of the Web Annotation model, and back: a fragment for a rectangle, SVG for everything
+ * else.
+ */
 import { areaOfMark, MARK_REACH, type Mark } from '../critique/mark'
 import type { Area, FractionPoint } from '../picture/area'
 

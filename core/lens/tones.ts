@@ -21,7 +21,10 @@ export const ALPHA = 0xff000000 | 0
 
 const greyWord = (byte: number): number => byte | (byte << 8) | (byte << 16)
 
-/** Entries of the tables below for one L*: a byte of grey is a quarter of one, and a small table stays in the nearest cache. */
+/**
+ * Entries of the tables below for one L*: a byte of grey is a quarter of one, and a small table stays in the nearest
+ * cache.
+ */
 export const WORDS_PER_VALUE = 20
 const wordsFor = (grey: (value: number) => number): Int32Array =>
   Int32Array.from({ length: 100 * WORDS_PER_VALUE + 2 }, (_, i) => greyWord(grey(i / WORDS_PER_VALUE)))

@@ -8,7 +8,9 @@ export interface Fingerprint {
   readonly darkest: number
   readonly lightest: number
   readonly range: number
-  /** Place on the wheel in degrees, share of the coloured weight, mean OKLab chroma; empty for a picture without colour. */
+  /**
+   * Place on the wheel in degrees, share of the coloured weight, mean OKLab chroma; empty for a picture without colour.
+   */
   readonly families: readonly {
     readonly step: StepName
     readonly position: number

@@ -2,6 +2,7 @@
  * One light for all materials. Reflectance cancels in the channel-wise ratio
  * shadow ÷ lit of linear light, so one light gives one ratio for every material.
  */
+import { medianOf } from '../numeric/median'
 import { differenceOf } from '../colour/difference'
 import { convertLinearToLab, luminanceOf, valueOfLinear } from '../colour/lab'
 import { chromaOf, convertLinearToOklab, convertOklabToOklch } from '../colour/oklab'
@@ -31,15 +32,9 @@ const FLOOR = 1.5e-4
 
 const logRatio = (shadow: number, lit: number): number => Math.log(Math.max(FLOOR, shadow) / Math.max(FLOOR, lit))
 
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((p, q) => p - q),
-    half = sorted.length >> 1
-  return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2
-}
-
 /** The ratio shadow ÷ lit on which the materials agree, per linear channel: the median of their log ratios. */
 export function consensusOf(pairs: readonly { readonly lit: Rgb; readonly shadow: Rgb }[]): Rgb {
-  return [0, 1, 2].map(c => Math.exp(median(pairs.map(p => logRatio(p.shadow[c], p.lit[c]))))) as unknown as Rgb
+  return [0, 1, 2].map(c => Math.exp(medianOf(pairs.map(p => logRatio(p.shadow[c], p.lit[c]))))) as unknown as Rgb
 }
 
 export const expectedShadow = (lit: Rgb, consensus: Rgb): Rgb => lit.map((c, i) => c * consensus[i]) as unknown as Rgb

@@ -1,7 +1,7 @@
 /**
  * A margin: a flat border of paper, mat or frame around the picture that is part of the file but not of the work. It is
- * left out of what is measured, and said. Our own definition: all four sides are flat and of one colour, and the picture
- * inside ends along a straight line on each.
+ * left out of what is measured, and said. Our own definition: all four sides are flat and of one colour, and the
+ * picture inside ends along a straight line on each.
  */
 import { boundsOf, type Area } from '../picture/area'
 import { perPlanes } from '../picture/per-planes'

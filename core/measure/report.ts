@@ -31,7 +31,10 @@ export interface PictureSection {
   readonly bitsPerPixel?: number
   /** The file says that a camera took it. */
   readonly photograph?: true
-  /** The picture within a margin of paper, mat or frame, as a rectangle; absent where there is none, or it is counted in. */
+  /**
+   * The picture within a margin of paper, mat or frame, as a rectangle; absent where there is none, or it is counted
+   * in.
+   */
   readonly inside?: Area
 }
 

@@ -9,7 +9,10 @@ import { diagonalOf, type Raster } from '../picture/raster'
 import { meanOf, RING_SHARE } from './value/separation'
 import { notMeasurable, type Measured, type TemperatureSection } from './report'
 
-/** T is C · cos(h − 45°) ÷ 0.20 × 100, and C · cos(h − 45°) is the projection (a + b) ÷ √2: this much T for each of a and b. */
+/**
+ * T is C · cos(h − 45°) ÷ 0.20 × 100, and C · cos(h − 45°) is the projection (a + b) ÷ √2: this much T for each of a
+ * and b.
+ */
 export const TEMPERATURE_PER_AXIS = (100 / 0.2) * Math.SQRT1_2
 
 /** Mean temperature of the whole picture: what relative temperature is measured against. */

@@ -45,10 +45,3 @@ export function leastSquares(
   })
   return solve(a, b)
 }
-
-/** Of numbers, in place order unchanged. @returns NaN for none. */
-export function medianOf(numbers: readonly number[]): number {
-  const sorted = [...numbers].sort((p, q) => p - q),
-    half = sorted.length >> 1
-  return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2
-}

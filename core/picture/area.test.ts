@@ -47,7 +47,10 @@ it('a hand-drawn line keeps its shape with fewer points', () => {
 })
 
 describe('a line that crosses itself', () => {
-  /** How often a closed line winds about a point, by the angles it is seen under: slow, and another way to the same number. */
+  /**
+   * How often a closed line winds about a point, by the angles it is seen under: slow, and another way to the same
+   * number.
+   */
   const winding = (points: readonly (readonly [number, number])[], x: number, y: number): number =>
     Math.round(
       points.reduce((sum, [x0, y0], i) => {

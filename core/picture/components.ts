@@ -51,7 +51,10 @@ function runsOf(inside: Uint8Array, width: number, height: number): Runs {
   return { count, from, to, row }
 }
 
-/** The component of each run, as the lowest run it is joined with: union–find (A. Rosenfeld and J. Pfaltz, JACM 13, 1966). */
+/**
+ * The component of each run, as the lowest run it is joined with: union–find (A. Rosenfeld and J. Pfaltz, JACM 13,
+ * 1966).
+ */
 function joinRuns({ count, from, to, row }: Runs): Int32Array {
   const parent = Int32Array.from({ length: count }, (_, run) => run)
   const rootOf = (run: number): number => {

@@ -41,7 +41,8 @@ const CHROMA_LIMIT = 0.4
 function linesOf(curve: (x: number) => number, steps: number): { start: Float64Array; slope: Float64Array } {
   const at = (step: number): number => curve(step / steps)
   const slope = Float64Array.from({ length: steps + 1 }, (_, i) => at(i + 1) - at(i))
-  // Lifted by half of what the curve rises over the middle of its chord, a line errs half as much, to both sides; black stays exact.
+  // Lifted by half of what the curve rises over the middle of its chord, a line errs half as much, to both sides; black
+  // stays exact.
   const lift = (i: number): number => (i === 0 ? 0 : (at(i + 0.5) - (at(i) + at(i + 1)) / 2) / 2)
   return { slope, start: slope.map((rise, i) => at(i) - i * rise + lift(i)) }
 }

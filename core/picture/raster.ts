@@ -20,6 +20,9 @@ export function createRaster(width: number, height: number): Raster {
 /** Diagonal in pixels: the length that blur, ring and rim widths are shares of. */
 export const diagonalOf = ({ width, height }: { width: number; height: number }): number => Math.hypot(width, height)
 
-/** A byte buffer seen as whole pixels: signed, since unsigned words are carried as fractions as soon as they meet others. */
+/**
+ * A byte buffer seen as whole pixels: signed, since unsigned words are carried as fractions as soon as they meet
+ * others.
+ */
 export const wordsOf = ({ buffer, byteOffset, length }: Uint8ClampedArray): Int32Array =>
   new Int32Array(buffer, byteOffset, length >> 2)

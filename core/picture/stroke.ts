@@ -1,4 +1,6 @@
-/** Freehand strokes: smoothed, as wide as the hand pressed (outline by perfect-freehand), and their cover on a raster. */
+/**
+ * Freehand strokes: smoothed, as wide as the hand pressed (outline by perfect-freehand), and their cover on a raster.
+ */
 import { getStroke } from 'perfect-freehand'
 import { spansOf, type Area } from './area'
 import { diagonalOf, type Raster } from './raster'
@@ -18,7 +20,10 @@ const UNITS = 1000
 /** Furthest the kept outline may lie from the one made, in those units. */
 const TOLERANCE = 0.4
 
-/** @param width of the stroke, as a share of the diagonal. @returns its outline, which may cross itself: fill by the non-zero rule. */
+/**
+ * @param width of the stroke, as a share of the diagonal. @returns its outline, which may cross itself: fill by the
+ * non-zero rule.
+ */
 export function outlineOfStroke(points: readonly StrokePoint[], width: number, size: Size): Area & { kind: 'polygon' } {
   const sx = (UNITS * size.width) / diagonalOf(size),
     sy = (UNITS * size.height) / diagonalOf(size)

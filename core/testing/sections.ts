@@ -1,4 +1,7 @@
-/** Sections of a report as a sound picture has them, for sentences to be read of: what a test is about is given, the rest is in order. */
+/**
+ * Sections of a report as a sound picture has them, for sentences to be read of: what a test is about is given, the
+ * rest is in order.
+ */
 import type {
   CompositionSection,
   EdgesSection,

@@ -25,10 +25,16 @@ const rowOf = (length: number): Row => ({
   b: new Float32Array(length)
 })
 
-/** Gives the changed linear colour of a pixel into `out`. @param word its bytes. @param x its column in the row. @param at its place in the reach. */
+/**
+ * Gives the changed linear colour of a pixel into `out`. @param word its bytes. @param x its column in the row. @param
+ * at its place in the reach.
+ */
 type Change = (word: number, x: number, at: number, out: Float64Array) => void
 
-/** Puts the pixels of a row through the operations, exactly. @param detail by place in the reach; null where no operation asks for it. */
+/**
+ * Puts the pixels of a row through the operations, exactly. @param detail by place in the reach; null where no
+ * operation asks for it.
+ */
 function rowChange(
   operations: readonly PixelOperation[],
   { value, lightness, a, b }: Row,

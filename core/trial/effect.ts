@@ -1,4 +1,6 @@
-/** What a trial would buy: the readings it touches, before and after, and whether the correction's target is reached. */
+/**
+ * What a trial would buy: the readings it touches, before and after, and whether the correction's target is reached.
+ */
 import { checkTarget, type Target, type TargetState, type TargetSubject } from '../critique/target'
 import { hueHistogram } from '../measure/harmony/hues'
 import { measurePicture } from '../measure/picture'
@@ -27,7 +29,10 @@ export interface EffectSubject {
   readonly target: Target | null
 }
 
-/** @param raster the picture before or after; its planes are made when they are not there yet. @returns one set of numbers a subject. */
+/**
+ * @param raster the picture before or after; its planes are made when they are not there yet. @returns one set of
+ * numbers a subject.
+ */
 export function effectNumbers({
   raster,
   wheel,

@@ -71,7 +71,8 @@ function outside(out: LinearOut): number {
 }
 
 /**
- * @param value wanted L*, held to 0–100. @param a wanted OKLab axes: their direction is the hue, their length the most chroma.
+ * @param value wanted L*, held to 0–100. @param a wanted OKLab axes: their direction is the hue, their length the most
+ * chroma.
  * @param out linear sRGB 0–1, overwritten. @param near an OKLab lightness near the wanted one, where one is known.
  */
 export function colourHolding(value: number, a: number, b: number, out: LinearOut, near?: number): void {
@@ -81,7 +82,8 @@ export function colourHolding(value: number, a: number, b: number, out: LinearOu
   let L = solve(Y, a, b, near ?? (held + 16) / 116, out),
     over = outside(out)
   if (over > 0) {
-    // Chroma is taken between one that fits and one that does not, nearer the one that errs less (regula falsi, Illinois rule).
+    // Chroma is taken between one that fits and one that does not, nearer the one that errs less (regula falsi,
+    // Illinois rule).
     let low = 0,
       high = 1,
       under = -Math.min(Y, 1 - Y) - SLACK,

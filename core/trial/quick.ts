@@ -1,7 +1,8 @@
 /**
- * Trials fast enough to follow a slider: a table over the cube of encoded colours, read between its corners by tetrahedra
- * (J. M. Kasson et al., "Performing color space conversions with three-dimensional linear interpolation", Journal of
- * Electronic Imaging 4(3), 1995). A few bytes off where the gamut ends; what is kept is always the exact picture.
+ * Trials fast enough to follow a slider: a table over the cube of encoded colours, read between its corners by
+ * tetrahedra (J. M. Kasson et al., "Performing color space conversions with three-dimensional linear interpolation",
+ * Journal of Electronic Imaging 4(3), 1995). A few bytes off where the gamut ends; what is kept is always the exact
+ * picture.
  */
 import { convertLinearToSrgb, convertSrgbToLinear, BYTE_OF_LINEAR, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
 import { wordsOf, type Raster } from '../picture/raster'

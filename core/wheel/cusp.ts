@@ -11,7 +11,10 @@ interface Edge {
   /** Hue counted from red, rising along the edge. */ readonly rise: number[]
 }
 
-/** The gamut's sharpest edge runs through the fully saturated HSV colours, 0.25° apart here. Made when a cusp is first asked for. */
+/**
+ * The gamut's sharpest edge runs through the fully saturated HSV colours, 0.25° apart here. Made when a cusp is first
+ * asked for.
+ */
 let edge: Edge | null = null
 function edgeOfGamut(): Edge {
   const labs = Array.from({ length: 1441 }, (_, i) =>

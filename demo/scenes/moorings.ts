@@ -6,7 +6,10 @@ import { fade, poly, path, rect, dashes, type Scene } from './svg'
 const W = 960,
   H = 640
 
-/** @param hue key colour, degrees of the painter wheel. @param sails how many sails carry the opposite, and how large: 1 is a few small places. */
+/**
+ * @param hue key colour, degrees of the painter wheel. @param sails how many sails carry the opposite, and how large: 1
+ * is a few small places.
+ */
 export function moorings(hue: number, sails: number): Scene {
   const of = (lightness: number, chroma: number, position = hue): string =>
     hexOfLinear(colourAt('painter', { positionDeg: position, lightness, chroma }))

@@ -1,7 +1,7 @@
 import { setResponseHeader } from 'h3'
 import { route } from '../http/route'
 import { endSession, tokenOf } from '../http/session'
-import { signOut } from '../services/accounts'
+import { signOut } from '../services/entering/accounts'
 
 export default route('account', async ({ event }) => {
   const token = await tokenOf(event)

@@ -3,7 +3,7 @@ import { body } from '../http/body'
 import { route } from '../http/route'
 import { browserOf, clientAddress } from '../http/sender'
 import { beginSession, tokenOf } from '../http/session'
-import { signIn } from '../services/accounts'
+import { signIn } from '../services/entering/accounts'
 
 /** Guesses wait for their turn, so a sign-in may take longer than other requests. */
 export default route(

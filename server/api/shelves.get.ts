@@ -2,7 +2,7 @@ import { getQuery } from 'h3'
 import { totalsQuerySchema } from '../../shared/submission'
 import { check } from '../http/check'
 import { route } from '../http/route'
-import { shelfTotals } from '../services/listing'
+import { shelfTotals } from '../services/pieces/listing'
 
 export default route('staff', ({ event, account }) =>
   shelfTotals(account, check(totalsQuerySchema, getQuery(event)).classId ?? null)

@@ -14,7 +14,9 @@ export const mapAccount = (row: Row): Account => ({
   roles: rolesOf(row.house as HouseRole, ((row.class_roles as string | null)?.split(',') ?? []) as readonly ClassRole[])
 })
 
-/** @property passwordHash null for one who was invited and never entered. @property shownPassword of a demo's account. */
+/**
+ * @property passwordHash null for one who was invited and never entered. @property shownPassword of a demo's account.
+ */
 export interface NewAccount {
   readonly name: string
   readonly email: string | null

@@ -1,4 +1,6 @@
-/** What a learner photographs for an exercise beside handing it in: studies that are theirs alone, filled worksheets. */
+/**
+ * What a learner photographs for an exercise beside handing it in: studies that are theirs alone, filled worksheets.
+ */
 import { z } from 'zod'
 import type { CheckResult } from '../../core/exercise'
 import { checkResultSchema, type Study } from '../../shared/assignment'
@@ -40,7 +42,8 @@ export async function findAnswerPicture(
   { id, assignmentId }: { readonly id: number; readonly assignmentId: number }
 ): Promise<string | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT p.display_sha AS sha FROM ${kind} t JOIN pictures p ON p.id = t.picture_id WHERE t.id = ? AND t.assignment_id = ?`,
+    `SELECT p.display_sha AS sha FROM ${kind} t JOIN pictures p ON p.id = t.picture_id WHERE t.id = ?
+     AND t.assignment_id = ?`,
     [id, assignmentId]
   )
   return (rows[0]?.sha as string | undefined) ?? null
@@ -102,7 +105,8 @@ export async function markSheetConfirmed(db: Db, id: number, at: Date): Promise<
 export async function deleteAnswers(db: Db, which: string, values: readonly number[]): Promise<void> {
   const [pictures] = await db.execute<Row[]>(
     `SELECT DISTINCT p.id, p.original_sha, p.display_sha, p.thumb_sha, p.full_sha FROM pictures p JOIN
-       (SELECT t.picture_id, t.assignment_id FROM studies t UNION SELECT r.picture_id, r.assignment_id FROM read_sheets r) t ON t.picture_id = p.id
+       (SELECT t.picture_id, t.assignment_id FROM studies t UNION SELECT r.picture_id, r.assignment_id
+         FROM read_sheets r) t ON t.picture_id = p.id
      JOIN assignments x ON x.id = t.assignment_id WHERE ${which}`,
     [...values]
   )
@@ -117,7 +121,8 @@ export async function deleteAnswers(db: Db, which: string, values: readonly numb
 export async function deletePictures(db: Db, pictures: readonly Row[]): Promise<void> {
   for (const { id } of pictures)
     await db.execute(
-      `DELETE FROM pictures WHERE id = ? AND NOT EXISTS (SELECT 1 FROM submissions s WHERE pictures.id IN (s.picture_id, s.reference_id))
+      `DELETE FROM pictures WHERE id = ? AND NOT EXISTS (SELECT 1 FROM submissions s
+       WHERE pictures.id IN (s.picture_id, s.reference_id))
        AND NOT EXISTS (SELECT 1 FROM studies t WHERE t.picture_id = pictures.id)
        AND NOT EXISTS (SELECT 1 FROM read_sheets r WHERE r.picture_id = pictures.id)`,
       [id as number]

@@ -9,11 +9,15 @@ import { TAUGHT } from './lists'
 import type { Look } from './submissions'
 
 /** The newest hand-in stands for the assignment; a learner may try again until it is confirmed. */
-const COLUMNS = `x.id, x.exercise, x.own, x.settings, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at, x.note, x.plan, x.set_id,
+const COLUMNS = `x.id, x.exercise, x.own, x.settings, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on, x.assigned_at,
+  x.note, x.plan, x.set_id,
   x.withdrawn_at, x.confirmed_at, x.returned_at, x.answer_word, x.submission_id,
-  s.title, x.class_id, x.learner_id, a.name AS learner_name, c.archived_at IS NOT NULL AS archived, k.state AS critique_state,
-  (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id) AS studies, h.id AS hand_in_id, h.handed_in_at, m.checks`
-const FROM = `FROM assignments x LEFT JOIN submissions s ON s.id = x.submission_id JOIN accounts a ON a.id = x.learner_id
+  s.title, x.class_id, x.learner_id, a.name AS learner_name, c.archived_at IS NOT NULL AS archived,
+  k.state AS critique_state,
+  (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id) AS studies, h.id AS hand_in_id, h.handed_in_at,
+  m.checks`
+const FROM = `FROM assignments x LEFT JOIN submissions s ON s.id = x.submission_id
+  JOIN accounts a ON a.id = x.learner_id
   JOIN classes c ON c.id = x.class_id LEFT JOIN critiques k ON k.submission_id = s.id
   LEFT JOIN submissions h ON h.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = x.id)
   LEFT JOIN measurements m ON m.submission_id = h.id`
@@ -101,7 +105,8 @@ export interface NewAssignment {
 export async function insertAssignment(db: Db, set: NewAssignment): Promise<number> {
   const { setId, learnerId, classId, exercise, own, dueOn, note, settings } = set
   const [result] = await db.execute<Changed>(
-    'INSERT INTO assignments (set_id, learner_id, class_id, exercise, own, due_on, note, settings) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    `INSERT INTO assignments (set_id, learner_id, class_id, exercise, own, due_on, note, settings)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [setId, learnerId, classId, exercise, own && JSON.stringify(own), dueOn, note, JSON.stringify(settings)]
   )
   return result.insertId
@@ -113,7 +118,9 @@ export async function deleteAssignmentOfSubmission(db: Db, submissionId: number)
 
 export async function findAssignment(db: Db, { id, viewerId }: Look): Promise<OwnedAssignment | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT ${COLUMNS}, (SELECT v.role FROM memberships v WHERE v.class_id = x.class_id AND v.account_id = ?) AS role ${FROM} WHERE x.id = ?`,
+    `SELECT ${COLUMNS},
+       (SELECT v.role FROM memberships v WHERE v.class_id = x.class_id AND v.account_id = ?) AS role
+     ${FROM} WHERE x.id = ?`,
     [viewerId, id]
   )
   return rows[0] ? mapAssignment(rows[0]) : null
@@ -127,7 +134,8 @@ export async function findAssignmentOfSubmission(db: Db, submissionId: number): 
 /** A learner's own, once they may know of them, and those of the classes an account helps to teach. */
 export async function listAssignments(db: Db, accountId: number): Promise<Assignment[]> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT ${COLUMNS} ${FROM} WHERE (x.learner_id = ? AND ${KNOWN}) OR x.class_id IN (${TAUGHT}) ORDER BY x.due_on, x.id`,
+    `SELECT ${COLUMNS} ${FROM} WHERE (x.learner_id = ? AND ${KNOWN}) OR x.class_id IN (${TAUGHT})
+     ORDER BY x.due_on, x.id`,
     [accountId, accountId]
   )
   return rows.map(row => mapAssignment(row).assignment)
@@ -204,11 +212,14 @@ export interface DueSoon extends WhatIsSet {
 /** One that is due soon, and that nobody was reminded of; locked until the transaction ends. */
 export async function claimDueSoon(db: Db): Promise<DueSoon | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT x.id, x.learner_id, x.class_id, x.exercise, x.own, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on FROM assignments x
+    `SELECT x.id, x.learner_id, x.class_id, x.exercise, x.own, DATE_FORMAT(x.due_on, '%Y-%m-%d') AS due_on
+     FROM assignments x
      LEFT JOIN critiques k ON k.submission_id = x.submission_id JOIN classes c ON c.id = x.class_id
-     WHERE x.reminded_at IS NULL AND x.withdrawn_at IS NULL AND x.confirmed_at IS NULL AND c.archived_at IS NULL AND ${KNOWN}
+     WHERE x.reminded_at IS NULL AND x.withdrawn_at IS NULL AND x.confirmed_at IS NULL AND c.archived_at IS NULL
+       AND ${KNOWN}
        AND x.due_on BETWEEN UTC_DATE() AND UTC_DATE() + INTERVAL ${REMIND_DAYS} DAY
-       AND NOT EXISTS (SELECT 1 FROM submissions h WHERE h.assignment_id = x.id) ORDER BY x.id LIMIT 1 FOR UPDATE SKIP LOCKED`
+       AND NOT EXISTS (SELECT 1 FROM submissions h WHERE h.assignment_id = x.id)
+     ORDER BY x.id LIMIT 1 FOR UPDATE SKIP LOCKED`
   )
   const row = rows[0]
   if (!row) return null

@@ -2,7 +2,10 @@
 import type { AuditAction, AuditEntry } from '../../shared/audit'
 import type { Db, Row } from './pool'
 
-/** Ids only: names are looked up when it is read, and are gone with their account. @property detail a kind or a count, never words of a person. */
+/**
+ * Ids only: names are looked up when it is read, and are gone with their account. @property detail a kind or a count,
+ * never words of a person.
+ */
 export interface NewAudit {
   readonly action: AuditAction
   readonly actorId: number | null
@@ -28,8 +31,10 @@ export async function listAudit(
   { before, most }: { readonly before: number | null; readonly most: number }
 ): Promise<AuditEntry[]> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT t.id, t.at, t.action, t.actor_id, t.account_id, t.class_id, t.submission_id, t.detail, w.name AS actor, a.name AS account, c.name AS class
-     FROM audit t LEFT JOIN accounts w ON w.id = t.actor_id LEFT JOIN accounts a ON a.id = t.account_id LEFT JOIN classes c ON c.id = t.class_id
+    `SELECT t.id, t.at, t.action, t.actor_id, t.account_id, t.class_id, t.submission_id, t.detail, w.name AS actor,
+     a.name AS account, c.name AS class
+     FROM audit t LEFT JOIN accounts w ON w.id = t.actor_id LEFT JOIN accounts a ON a.id = t.account_id LEFT
+       JOIN classes c ON c.id = t.class_id
      WHERE ? IS NULL OR t.id < ? ORDER BY t.id DESC LIMIT ${most}`,
     [before, before]
   )

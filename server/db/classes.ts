@@ -6,7 +6,8 @@ import { rubricSchema } from '../../shared/score'
 import { standardsSchema } from '../../shared/standards'
 import type { Changed, Db, Row } from './pool'
 
-const COLUMNS = `c.id, c.name, c.budget_minutes, c.standards, DATE_FORMAT(c.starts_on, '%Y-%m-%d') AS starts_on, DATE_FORMAT(c.ends_on, '%Y-%m-%d') AS ends_on,
+const COLUMNS = `c.id, c.name, c.budget_minutes, c.standards, DATE_FORMAT(c.starts_on, '%Y-%m-%d') AS starts_on,
+  DATE_FORMAT(c.ends_on, '%Y-%m-%d') AS ends_on,
   c.archived_at, c.join_code, c.demo, c.erased_learners, c.erased_pieces`
 
 const standardsOf = (row: Row | undefined): HouseStandards =>

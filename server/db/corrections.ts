@@ -66,7 +66,9 @@ export async function updateCorrection(
   { id, c }: { readonly id: number; readonly c: CorrectionInput }
 ): Promise<boolean> {
   const [result] = await db.execute<Changed>(
-    'UPDATE corrections SET station = ?, area = ?, mark = ?, reading_id = ?, reason = ?, what = ?, todo = ?, target = ?, trial = ? WHERE id = ? AND submission_id = ?',
+    `UPDATE corrections
+     SET station = ?, area = ?, mark = ?, reading_id = ?, reason = ?, what = ?, todo = ?, target = ?, trial = ?
+     WHERE id = ? AND submission_id = ?`,
     [
       c.station,
       json(c.area),

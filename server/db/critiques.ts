@@ -27,7 +27,8 @@ export async function insertCritique(db: Db, submissionId: number): Promise<void
 /** @param lock hold the row until the transaction ends, so that a release and an edit cannot cross. */
 export async function findCritique(db: Db, submissionId: number, lock = false): Promise<CritiqueHead | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT state, revision, works, verdict, released_at, score, seconds, amended_note, question_back, answer FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`,
+    `SELECT state, revision, works, verdict, released_at, score, seconds, amended_note, question_back, answer
+     FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`,
     [submissionId]
   )
   const row = rows[0]

@@ -37,13 +37,19 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
 /** Counts that stay with a class, and hold no person. */
 export async function countErased(db: Db, learnerId: number): Promise<void> {
   await db.execute(
-    `UPDATE classes c SET c.erased_pieces = c.erased_pieces + (SELECT COUNT(*) FROM submissions s WHERE s.class_id = c.id AND s.learner_id = ?),
-       c.erased_learners = c.erased_learners + (SELECT COUNT(*) FROM memberships m WHERE m.class_id = c.id AND m.account_id = ? AND m.role = 'learner')`,
+    `UPDATE classes c SET
+       c.erased_pieces = c.erased_pieces
+         + (SELECT COUNT(*) FROM submissions s WHERE s.class_id = c.id AND s.learner_id = ?),
+       c.erased_learners = c.erased_learners
+         + (SELECT COUNT(*) FROM memberships m WHERE m.class_id = c.id AND m.account_id = ? AND m.role = 'learner')`,
     [learnerId, learnerId]
   )
 }
 
-/** The account with what hangs on it, and what is said of its person elsewhere: mail about them, phrases that name them, tries at their password. */
+/**
+ * The account with what hangs on it, and what is said of its person elsewhere: mail about them, phrases that name them,
+ * tries at their password.
+ */
 export async function deleteAccount(
   db: Db,
   { id, name, tries }: { readonly id: number; readonly name: string; readonly tries: readonly string[] }
@@ -66,8 +72,10 @@ export async function deleteClass(db: Db, id: number): Promise<void> {
 /** Classes that nobody else teaches. */
 export const taughtAlone = async (db: Db, accountId: number): Promise<string[]> => {
   const [rows] = await db.execute<Row[]>(
-    `SELECT c.name FROM memberships m JOIN classes c ON c.id = m.class_id WHERE m.account_id = ? AND m.role = 'instructor'
-     AND NOT EXISTS (SELECT 1 FROM memberships o WHERE o.class_id = m.class_id AND o.role = 'instructor' AND o.account_id <> m.account_id)`,
+    `SELECT c.name FROM memberships m JOIN classes c ON c.id = m.class_id WHERE m.account_id = ?
+     AND m.role = 'instructor'
+     AND NOT EXISTS (SELECT 1 FROM memberships o WHERE o.class_id = m.class_id AND o.role = 'instructor'
+       AND o.account_id <> m.account_id)`,
     [accountId]
   )
   return rows.map(row => row.name as string)
@@ -109,7 +117,8 @@ export const unusedLearners = (db: Db, months: number): Promise<number[]> =>
     `SELECT a.id FROM accounts a WHERE a.house = 'member' AND a.shown_password IS NULL AND a.erase_at IS NULL
      AND NOT EXISTS (SELECT 1 FROM memberships m WHERE m.account_id = a.id AND m.role <> 'learner')
      AND GREATEST(a.created_at, COALESCE(a.seen_at, a.created_at),
-       COALESCE((SELECT MAX(s.handed_in_at) FROM submissions s WHERE s.learner_id = a.id), a.created_at)) < UTC_TIMESTAMP(3) - INTERVAL ? MONTH`,
+       COALESCE((SELECT MAX(s.handed_in_at) FROM submissions s WHERE s.learner_id = a.id), a.created_at))
+       < UTC_TIMESTAMP(3) - INTERVAL ? MONTH`,
     [months]
   )
 

@@ -1,4 +1,6 @@
-/** Links that are used once. A row names what its link is for; what the link says is made in `services/links`. */
+/**
+ * Links that are used once. A row names what its link is for; what the link says is made in `services/entering/links`.
+ */
 import type { LinkKind } from '../../shared/link'
 import type { Changed, Db, Row } from './pool'
 
@@ -31,7 +33,8 @@ const LIVE = 'expires_at > UTC_TIMESTAMP(3)'
 
 export async function insertLink(db: Db, { kind, accountId, email, hours }: NewLink, nonce: Buffer): Promise<number> {
   const [result] = await db.execute<Changed>(
-    'INSERT INTO links (kind, nonce, account_id, email, expires_at) VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3) + INTERVAL ? HOUR)',
+    `INSERT INTO links (kind, nonce, account_id, email, expires_at)
+     VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3) + INTERVAL ? HOUR)`,
     [kind, nonce, accountId, email, hours]
   )
   return result.insertId

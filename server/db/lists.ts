@@ -6,10 +6,14 @@ import { fingerprintSchema, type ListedSubmission, type Shelf, type ShelfTotals 
 import type { Db, Row } from './pool'
 import { COLUMNS, FROM, mapPiece } from './submissions'
 
-/** What hangs on each shelf: pieces to review, the latest hand-in of each exercise that nobody has answered, what is released. */
+/**
+ * What hangs on each shelf: pieces to review, the latest hand-in of each exercise that nobody has answered, what is
+ * released.
+ */
 const SHELF: Readonly<Record<Shelf, string>> = {
   review: "COALESCE(k.state, 'draft') = 'draft' AND s.assignment_id IS NULL",
-  exercises: `s.assignment_id IS NOT NULL AND EXISTS (SELECT 1 FROM assignments x WHERE x.id = s.assignment_id AND x.confirmed_at IS NULL
+  exercises: `s.assignment_id IS NOT NULL AND EXISTS (SELECT 1 FROM assignments x WHERE x.id = s.assignment_id
+    AND x.confirmed_at IS NULL
       AND x.returned_at IS NULL AND x.withdrawn_at IS NULL)
     AND NOT EXISTS (SELECT 1 FROM submissions n WHERE n.assignment_id = s.assignment_id AND n.id > s.id)`,
   released: "k.state = 'released'"
@@ -57,7 +61,8 @@ export async function listShelf(
       ? ''
       : `AND (s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.class_id IN (${TAUGHT}) AND ${OF} AND ${SHELF[shelf]} ${behind} ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}`,
+    `${LISTED} WHERE s.class_id IN (${TAUGHT}) AND ${OF} AND ${SHELF[shelf]} ${behind}
+     ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}`,
     [staffId, classId, classId, ...(after === null ? [] : [after])]
   )
   return rows.map(mapListed)

@@ -33,12 +33,16 @@ export async function askAgain(db: Db, submissionId: number): Promise<void> {
 /** Somebody waits for what was asked for: it goes before the rest. */
 export async function hurry(db: Db, submissionId: number): Promise<void> {
   await db.execute(
-    'UPDATE measurements SET asked_at = UTC_TIMESTAMP(3) WHERE submission_id = ? AND asked <> answered AND asked_at IS NULL',
+    `UPDATE measurements SET asked_at = UTC_TIMESTAMP(3) WHERE submission_id = ? AND asked <> answered
+     AND asked_at IS NULL`,
     [submissionId]
   )
 }
 
-/** Asks anew for all pieces of a class whose critiques are not released; each when its turn comes, or somebody waits for it. */
+/**
+ * Asks anew for all pieces of a class whose critiques are not released; each when its turn comes, or somebody waits for
+ * it.
+ */
 export async function askAgainInClass(db: Db, classId: number): Promise<void> {
   await db.execute(
     `UPDATE measurements m JOIN submissions s ON s.id = m.submission_id JOIN critiques k ON k.submission_id = s.id
@@ -67,12 +71,14 @@ const FREE = `(m.state = 'queued' OR ((m.state = 'measuring' OR (m.state = 'done
 
 /**
  * The learner whose last measurement is longest ago comes first, so that fifty pieces of one do not come before one of
- * another; what is only outdated comes last. Chosen without a lock, then locked: what somebody else took meanwhile is passed over.
+ * another; what is only outdated comes last. Chosen without a lock, then locked: what somebody else took meanwhile is
+ * passed over.
  */
 async function nextFree(db: Db): Promise<number | null> {
   const [candidates] = await db.execute<Row[]>(
     `SELECT m.submission_id FROM measurements m JOIN submissions s ON s.id = m.submission_id WHERE ${FREE}
-     ORDER BY m.state = 'done' AND m.asked_at IS NULL, (SELECT MAX(o.updated_at) FROM measurements o JOIN submissions t ON t.id = o.submission_id
+     ORDER BY m.state = 'done' AND m.asked_at IS NULL,
+       (SELECT MAX(o.updated_at) FROM measurements o JOIN submissions t ON t.id = o.submission_id
        WHERE t.learner_id = s.learner_id AND o.state <> 'queued'), m.submission_id LIMIT 8`
   )
   for (const { submission_id: id } of candidates) {
@@ -97,9 +103,12 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
   ])
   await renewLease(db, id)
   const [jobs] = await db.execute<Row[]>(
-    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, x.exercise, x.own, x.settings, x.plan,
-       (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id AND t.checked_at < s.handed_in_at) AS studies FROM measurements m JOIN submissions s ON s.id = m.submission_id
-     JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id WHERE m.submission_id = ?`,
+    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph,
+       x.exercise, x.own, x.settings, x.plan,
+       (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id AND t.checked_at < s.handed_in_at) AS studies
+     FROM measurements m JOIN submissions s ON s.id = m.submission_id
+     JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id
+     WHERE m.submission_id = ?`,
     [id]
   )
   const job = jobs[0]
@@ -151,7 +160,8 @@ export async function storeReport(
   { asked, report, extras, checks, fingerprint }: Measured
 ): Promise<void> {
   await db.execute(
-    `UPDATE measurements SET state = 'done', answered = ?, report_version = ?, report = ?, extras = ?, checks = ?, fingerprint = ?, reason = NULL,
+    `UPDATE measurements SET state = 'done', answered = ?, report_version = ?, report = ?, extras = ?, checks = ?,
+       fingerprint = ?, reason = NULL,
        asked_at = NULL, leased_until = NULL, updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?`,
     [
       asked,
@@ -179,7 +189,10 @@ export async function requeueFailed(db: Db, submissionId: number): Promise<void>
   ])
 }
 
-/** What is measured of a piece; null while it is not, or can no longer be read. @property current nothing newer was asked for. */
+/**
+ * What is measured of a piece; null while it is not, or can no longer be read. @property current nothing newer was
+ * asked for.
+ */
 export async function findMeasures(
   db: Db,
   submissionId: number

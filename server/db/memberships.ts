@@ -56,7 +56,8 @@ const iso = (at: unknown): string | null => (at as Date | null)?.toISOString() ?
 export async function listMembers(db: Db, classId: number): Promise<Member[]> {
   const [rows] = await db.execute<Row[]>(
     `SELECT ${ACCOUNT}, m.role, a.password_hash IS NOT NULL AS entered, a.seen_at,
-       (SELECT MAX(l.expires_at) FROM links l WHERE l.account_id = a.id AND l.kind = 'invitation' AND l.expires_at > UTC_TIMESTAMP(3)) AS invited_until,
+       (SELECT MAX(l.expires_at) FROM links l WHERE l.account_id = a.id AND l.kind = 'invitation'
+         AND l.expires_at > UTC_TIMESTAMP(3)) AS invited_until,
        (SELECT COUNT(*) FROM submissions s WHERE s.class_id = m.class_id AND s.learner_id = a.id) AS pieces
      FROM memberships m JOIN accounts a ON a.id = m.account_id WHERE m.class_id = ? ORDER BY m.role, a.name, a.id`,
     [classId]

@@ -34,11 +34,14 @@ export type ListedMail = Omit<Mail, 'link'> & { readonly linkId: number | null }
 /** The latest mail to an account, and for an instructor also that about their own classes. */
 export async function listMail(db: Db, accountId: number): Promise<ListedMail[]> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT o.id, a.name, COALESCE(o.email, a.email) AS email, o.subject, o.body, o.created_at, o.delivered_at, o.failure,
+    `SELECT o.id, a.name, COALESCE(o.email, a.email) AS email, o.subject, o.body, o.created_at, o.delivered_at,
+     o.failure,
        IF(o.account_id = ?, o.link_id, NULL) AS link_id,
-       o.delivered_at IS NULL AND o.tries > 0 AND o.created_at <= UTC_TIMESTAMP(3) - INTERVAL ${TRIED_DAYS} DAY AS given_up
+       o.delivered_at IS NULL AND o.tries > 0
+         AND o.created_at <= UTC_TIMESTAMP(3) - INTERVAL ${TRIED_DAYS} DAY AS given_up
      FROM outbox o JOIN accounts a ON a.id = o.account_id
-     WHERE o.account_id = ? OR o.class_id IN (SELECT v.class_id FROM memberships v WHERE v.account_id = ? AND v.role = 'instructor')
+     WHERE o.account_id = ? OR o.class_id IN (SELECT v.class_id FROM memberships v WHERE v.account_id = ?
+       AND v.role = 'instructor')
      ORDER BY o.id DESC LIMIT 100`,
     [accountId, accountId, accountId]
   )
@@ -65,13 +68,16 @@ export interface Undelivered {
 }
 
 /**
- * The oldest mail of the days it is tried for that no mail server has taken, held until the transaction ends; each failure makes it
- * wait a minute longer. Addresses of the reserved domain .example (RFC 2606) are nobody's and stay where they are.
+ * The oldest mail of the days it is tried for that no mail server has taken, held until the transaction ends; each
+ * failure makes it wait a minute longer. Addresses of the reserved domain .example (RFC 2606) are nobody's and stay
+ * where they are.
  */
 export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT o.id, COALESCE(o.email, a.email) AS email, a.name, o.subject, o.body, o.link_id FROM outbox o JOIN accounts a ON a.id = o.account_id
-     WHERE o.delivered_at IS NULL AND COALESCE(o.email, a.email) NOT LIKE '%.example' AND o.created_at > UTC_TIMESTAMP(3) - INTERVAL ${TRIED_DAYS} DAY
+    `SELECT o.id, COALESCE(o.email, a.email) AS email, a.name, o.subject, o.body, o.link_id FROM outbox o
+     JOIN accounts a ON a.id = o.account_id
+     WHERE o.delivered_at IS NULL AND COALESCE(o.email, a.email) NOT LIKE '%.example'
+       AND o.created_at > UTC_TIMESTAMP(3) - INTERVAL ${TRIED_DAYS} DAY
        AND (o.tried_at IS NULL OR o.tried_at < UTC_TIMESTAMP(3) - INTERVAL o.tries MINUTE)
      ORDER BY o.id LIMIT 1 FOR UPDATE SKIP LOCKED`
   )
@@ -91,7 +97,8 @@ export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
 /** @param failure empty when it was taken. */
 export async function markTried(db: Db, id: number, failure: string): Promise<void> {
   await db.execute(
-    "UPDATE outbox SET tries = tries + 1, tried_at = UTC_TIMESTAMP(3), failure = ?, delivered_at = IF(? = '', UTC_TIMESTAMP(3), NULL) WHERE id = ?",
+    `UPDATE outbox SET tries = tries + 1, tried_at = UTC_TIMESTAMP(3), failure = ?,
+       delivered_at = IF(? = '', UTC_TIMESTAMP(3), NULL) WHERE id = ?`,
     [failure.slice(0, 300), failure, id]
   )
 }

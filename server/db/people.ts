@@ -8,10 +8,13 @@ import type { Db, Row } from './pool'
 export async function listHousePeople(db: Db, find: string): Promise<HousePerson[]> {
   const like = `%${find.replace(/[%_\\]/g, '\\$&')}%`
   const [rows] = await db.execute<Row[]>(
-    `SELECT ${ACCOUNT}, a.password_hash IS NOT NULL AS entered, a.seen_at, a.erase_at, a.erase_wish, a.shown_password IS NOT NULL AS demo,
-       (SELECT GROUP_CONCAT(c.name ORDER BY c.name SEPARATOR '\\n') FROM memberships m JOIN classes c ON c.id = m.class_id WHERE m.account_id = a.id) AS classes,
+    `SELECT ${ACCOUNT}, a.password_hash IS NOT NULL AS entered, a.seen_at, a.erase_at, a.erase_wish,
+     a.shown_password IS NOT NULL AS demo,
+       (SELECT GROUP_CONCAT(c.name ORDER BY c.name SEPARATOR '\\n') FROM memberships m
+         JOIN classes c ON c.id = m.class_id WHERE m.account_id = a.id) AS classes,
        (SELECT COUNT(*) FROM submissions s WHERE s.learner_id = a.id) AS pieces
-     FROM accounts a WHERE a.name LIKE ? OR a.email LIKE ? OR a.sign_in_name LIKE ? ORDER BY a.house, a.name, a.id LIMIT 5000`,
+     FROM accounts a WHERE a.name LIKE ? OR a.email LIKE ? OR a.sign_in_name LIKE ? ORDER BY a.house, a.name, a.id
+       LIMIT 5000`,
     [like, like, like]
   )
   return rows.map(row => ({

@@ -22,7 +22,8 @@ export async function learnPhrase(
 
 export async function listPhrases(db: Db, accountId: number): Promise<Phrase[]> {
   const [rows] = await db.execute<Row[]>(
-    'SELECT id, field, station, words, uses FROM phrases WHERE account_id = ? ORDER BY uses DESC, used_at DESC LIMIT 500',
+    `SELECT id, field, station, words, uses FROM phrases WHERE account_id = ? ORDER BY uses DESC, used_at DESC
+     LIMIT 500`,
     [accountId]
   )
   return rows.map(row => ({

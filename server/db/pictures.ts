@@ -70,7 +70,9 @@ const COLUMN: Readonly<Record<PictureSize, string>> = {
 const mapBlob = (row: Row | undefined): Blob | null =>
   row ? { sha256: row.sha256 as string, mediaType: row.media_type as string, bytes: row.bytes as Buffer } : null
 
-/** By which hash one size of a submission's picture, or the display size of its reference, is kept; null when it is not. */
+/**
+ * By which hash one size of a submission's picture, or the display size of its reference, is kept; null when it is not.
+ */
 export async function findPictureHash(
   db: Db,
   submissionId: number,

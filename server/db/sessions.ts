@@ -19,7 +19,8 @@ export interface NewSession {
 
 export async function insertSession(db: Db, { tokenHash, accountId, days, browser }: NewSession): Promise<void> {
   await db.execute(
-    'INSERT INTO sessions (token_hash, account_id, expires_at, browser) VALUES (?, ?, UTC_TIMESTAMP(3) + INTERVAL ? DAY, ?)',
+    `INSERT INTO sessions (token_hash, account_id, expires_at, browser)
+     VALUES (?, ?, UTC_TIMESTAMP(3) + INTERVAL ? DAY, ?)`,
     [tokenHash, accountId, days, browser]
   )
 }
@@ -33,23 +34,29 @@ export async function findSessionAccount(
   tokenHash: Buffer
 ): Promise<{ readonly account: Account; readonly rotate: boolean } | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT ${ACCOUNT}, s.rotate AND s.token_hash = ? AS rotate, s.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_MINUTES} MINUTE AS stale
+    `SELECT ${ACCOUNT}, s.rotate AND s.token_hash = ? AS rotate,
+     s.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_MINUTES} MINUTE AS stale
      FROM sessions s JOIN accounts a ON a.id = s.account_id
-     WHERE (s.token_hash = ? OR (s.previous_hash = ? AND s.rotated_at > UTC_TIMESTAMP(3) - INTERVAL ${PREVIOUS_SECONDS} SECOND)) AND ${LIVE}`,
+     WHERE (s.token_hash = ? OR (s.previous_hash = ?
+       AND s.rotated_at > UTC_TIMESTAMP(3) - INTERVAL ${PREVIOUS_SECONDS} SECOND)) AND ${LIVE}`,
     [tokenHash, tokenHash, tokenHash]
   )
   if (rows[0]?.stale)
     await db.execute(
-      'UPDATE sessions s JOIN accounts a ON a.id = s.account_id SET s.seen_at = UTC_TIMESTAMP(3), a.seen_at = UTC_TIMESTAMP(3) WHERE s.token_hash = ?',
+      `UPDATE sessions s JOIN accounts a ON a.id = s.account_id SET s.seen_at = UTC_TIMESTAMP(3),
+       a.seen_at = UTC_TIMESTAMP(3) WHERE s.token_hash = ?`,
       [tokenHash]
     )
   return rows[0] ? { account: mapAccount(rows[0]), rotate: Boolean(rows[0].rotate) } : null
 }
 
-/** Another token for a session that wants one. @returns whether it was this one's turn: of two at once one changes it. */
+/**
+ * Another token for a session that wants one. @returns whether it was this one's turn: of two at once one changes it.
+ */
 export async function rotateSession(db: Db, before: Buffer, after: Buffer): Promise<boolean> {
   const [result] = await db.execute<Changed>(
-    'UPDATE sessions SET previous_hash = token_hash, token_hash = ?, rotate = FALSE, rotated_at = UTC_TIMESTAMP(3) WHERE token_hash = ? AND rotate',
+    `UPDATE sessions SET previous_hash = token_hash, token_hash = ?, rotate = FALSE, rotated_at = UTC_TIMESTAMP(3)
+     WHERE token_hash = ? AND rotate`,
     [after, before]
   )
   return result.affectedRows === 1

@@ -5,9 +5,11 @@ import type { SectorScheme } from '../../core/wheel/schemes'
 import type { Changed, Db, Row } from './pool'
 
 /** What is known of a piece beside its measurement. */
-export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived, c.budget_minutes, s.learner_id, a.name AS learner_name,
+export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived,
+  c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
-  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, s.reference_id`
+  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format,
+    s.reference_id`
 export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
   JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
   LEFT JOIN critiques k ON k.submission_id = s.id`

@@ -19,7 +19,10 @@ import { compressed } from './compress'
 import { refuseForeignOrigin } from './sender'
 import { accountOf } from './session'
 
-/** A role that somebody has anywhere, whoever helps to teach, any signed-in account, or anybody. What they are in the class, the service asks. */
+/**
+ * A role that somebody has anywhere, whoever helps to teach, any signed-in account, or anybody. What they are in the
+ * class, the service asks.
+ */
 export type Who = Role | 'staff' | 'account' | 'anybody'
 
 const HAS: Readonly<

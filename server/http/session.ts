@@ -5,13 +5,15 @@
 import { randomUUID } from 'node:crypto'
 import { clearSession, getCookie, unsealSession, updateSession, type H3Event, type SessionConfig } from 'h3'
 import type { Account } from '../../shared/account'
-import { accountOfToken, SESSION_DAYS } from '../services/accounts'
+import { accountOfToken, SESSION_DAYS } from '../services/entering/accounts'
 import { settings } from '../settings'
 
 interface Sealed {
   token?: string
 }
-/** Behind HTTPS a name that browsers take from this very host alone, over HTTPS, for all of it (RFC 6265bis, 4.1.3.2). */
+/**
+ * Behind HTTPS a name that browsers take from this very host alone, over HTTPS, for all of it (RFC 6265bis, 4.1.3.2).
+ */
 const nameOf = (): string => (settings().CRITICA_SECURE_COOKIE ? '__Host-critica' : 'critica')
 
 function sealing(): SessionConfig {

@@ -1,6 +1,6 @@
 /** A table sent as a file for a spreadsheet. */
 import { setResponseHeader, type H3Event } from 'h3'
-import { exportFileName } from '../services/exports'
+import { exportFileName } from '../services/exports/exports'
 
 /** @param ending of the file's name, behind the class's. */
 export function sendTable(

@@ -1,6 +1,6 @@
 /**
- * Who may do what: the one place. A piece or a class that is not yours does not exist for you: the answer is the same as for
- * one that was never there. What is yours and not for you to do, or archived, is said.
+ * Who may do what: the one place. A piece or a class that is not yours does not exist for you: the answer is the same
+ * as for one that was never there. What is yours and not for you to do, or archived, is said.
  */
 import { AppError } from '../../shared/errors'
 import type { Account, ClassRole } from '../../shared/account'
@@ -13,8 +13,8 @@ import { db } from '../db/pool'
 import { findPieceFor, findSubmission, type Seen } from '../db/submissions'
 
 /**
- * What is done in a class: handing in; looking at its pieces, marking and drafting; what reaches a learner, and what the class
- * goes by; seeing who is in it, and archiving it; leading it: name, term, people.
+ * What is done in a class: handing in; looking at its pieces, marking and drafting; what reaches a learner, and what
+ * the class goes by; seeing who is in it, and archiving it; leading it: name, term, people.
  */
 export type Act = 'hand-in' | 'look' | 'draft' | 'release' | 'oversee' | 'lead'
 
@@ -50,7 +50,10 @@ function refuseUnlessMay({ role, archived }: Standing, act: Act, asOwner = false
     throw new AppError('archived', 'This class is archived: it can be read, and nothing in it is changed.')
 }
 
-/** @returns what this account is in the class; an owner leads classes that they are not in. @throws AppError not-found, not-allowed, archived. */
+/**
+ * @returns what this account is in the class; an owner leads classes that they are not in. @throws AppError not-found,
+ * not-allowed, archived.
+ */
 export async function inClass(account: Account, classId: number, act: Act): Promise<ClassRole | null> {
   const standing = await findRole(db(), classId, account.id),
     asOwner = (act === 'lead' || act === 'oversee') && account.roles.includes('owner')
@@ -117,7 +120,10 @@ export async function assignmentTo(act: 'draft' | 'release', account: Account, i
   return found.assignment
 }
 
-/** One's own exercise, to answer it. @throws AppError not-found, not-allowed, archived; already-released once it is confirmed; invalid once it is withdrawn. */
+/**
+ * One's own exercise, to answer it. @throws AppError not-found, not-allowed, archived; already-released once it is
+ * confirmed; invalid once it is withdrawn.
+ */
 export async function ownAssignment(account: Account, id: number): Promise<Assignment> {
   const assignment = await visibleAssignment(account, id)
   if (assignment.learner.id !== account.id)
@@ -129,7 +135,10 @@ export async function ownAssignment(account: Account, id: number): Promise<Assig
   return assignment
 }
 
-/** What was set at once, of a class in which this account may do that. @throws AppError not-found, not-allowed, archived. */
+/**
+ * What was set at once, of a class in which this account may do that. @throws AppError not-found, not-allowed,
+ * archived.
+ */
 export async function setTo(act: 'look' | 'release', account: Account, id: number): Promise<OwnedSet['set']> {
   const found = await findSet(db(), id, account.id)
   if (!found || !isStaff(found)) throw gone('exercise')

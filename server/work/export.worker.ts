@@ -1,4 +1,7 @@
-/** The working process of full-size work: the sheet, the picture at every pixel, the layered file, worksheets printed and read. */
+/**
+ * The working process of full-size work: the sheet, the picture at every pixel, the layered file, worksheets printed
+ * and read.
+ */
 import { createHash } from 'node:crypto'
 import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'

@@ -1,6 +1,7 @@
 /**
  * Work of many people on few hands. Whoever has least under way goes first, then whoever was served longest ago: so
- * nobody has two tasks under way while somebody else waits, and a hundred tasks of one do not come before one of another.
+ * nobody has two tasks under way while somebody else waits, and a hundred tasks of one do not come before one of
+ * another.
  */
 interface Waiting {
   readonly who: string

@@ -1,6 +1,6 @@
 /**
- * Password hashes in PHC form: argon2id at the cost that OWASP recommends (Password Storage Cheat Sheet: 19 MiB, two rounds,
- * one lane). Those from before are scrypt's; they still open, and are renewed when they do.
+ * Password hashes in PHC form: argon2id at the cost that OWASP recommends (Password Storage Cheat Sheet: 19 MiB, two
+ * rounds, one lane). Those from before are scrypt's; they still open, and are renewed when they do.
  */
 import { randomBytes } from 'node:crypto'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'

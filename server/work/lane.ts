@@ -1,7 +1,7 @@
 /**
  * Heavy work in processes of its own. Processes and not threads, because a decoder cannot be interrupted: ending a
- * thread waits for the native code that runs in it (47 s were measured for one hostile JPEG), ending a process does not,
- * and a decoder that crashes takes nobody along. Work is given out fairly, and each task has its time limit.
+ * thread waits for the native code that runs in it (47 s were measured for one hostile JPEG), ending a process does
+ * not, and a decoder that crashes takes nobody along. Work is given out fairly, and each task has its time limit.
  */
 import { fork, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
@@ -31,7 +31,10 @@ export interface LaneTask {
 export class TaskTooLong extends Error {}
 
 const IDLE_MS = 60_000
-/** What a process keeps of a large picture it does not give back by itself: one that holds more is not used again. Bytes. */
+/**
+ * What a process keeps of a large picture it does not give back by itself: one that holds more is not used again.
+ * Bytes.
+ */
 const MOST_HELD = 350e6
 
 export class Lane {

@@ -1,4 +1,7 @@
-/** Passwords are hashed in a process of their own: each keeps a core busy for a moment, and nobody else's answer waits for it. */
+/**
+ * Passwords are hashed in a process of their own: each keeps a core busy for a moment, and nobody else's answer waits
+ * for it.
+ */
 import { serve } from './child'
 import { hashPassword, verifyPassword } from './hashing'
 

@@ -16,7 +16,8 @@ export function scansOf(bytes: Uint8Array): number {
   for (let i = bytes.indexOf(0xff, 2); i !== -1 && i + 1 < bytes.length; i = bytes.indexOf(0xff, i + 1)) {
     const marker = bytes[i + 1]!
     if (marker === START_OF_SCAN) scans++
-    // Segments outside of scans may hold any bytes, a small picture of another JPEG too: they are passed over by their length.
+    // Segments outside of scans may hold any bytes, a small picture of another JPEG too: they are passed over by their
+    // length.
     if ((marker >= 0xc0 && marker < 0xd0) || (marker >= 0xda && marker <= 0xfe))
       i += 1 + ((bytes[i + 2]! << 8) | bytes[i + 3]!)
   }

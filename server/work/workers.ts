@@ -1,4 +1,7 @@
-/** The lanes of heavy work, and what may be asked of them. Nothing small waits behind full-size work, and no sign-in behind a picture. */
+/**
+ * The lanes of heavy work, and what may be asked of them. Nothing small waits behind full-size work, and no sign-in
+ * behind a picture.
+ */
 import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
 import type { Refusal } from './decode'

@@ -1,4 +1,6 @@
-/** Every route, asked by everybody: without a sign-in, by each role in the class itself, and by strangers of each role. */
+/**
+ * Every route, asked by everybody: without a sign-in, by each role in the class itself, and by strangers of each role.
+ */
 import { readdirSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { piecePageSchema } from '../../shared/submission'
@@ -22,8 +24,9 @@ const ask = (person: Person, { method, path, body }: Route): Promise<Response> =
 const owned = (path: string): boolean => /^\/(classes|submissions|assignments|exercise-sets|people)\/\d/.test(path)
 
 /**
- * What a route says to whoever may not: 401 to nobody, 403 to whoever has no such role or may not do it in this class, 404 to
- * whoever has the role and no part in it. Null where it is theirs to ask, or to ask and be told what else is wrong.
+ * What a route says to whoever may not: 401 to nobody, 403 to whoever has no such role or may not do it in this class,
+ * 404 to whoever has the role and no part in it. Null where it is theirs to ask, or to ask and be told what else is
+ * wrong.
  */
 function refusalOf({ who, path }: Route, asker: Asker): number | null {
   if (who === 'anybody') return null

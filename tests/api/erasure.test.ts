@@ -1,11 +1,13 @@
-/** What belongs to a person: taken away whole, and taken out without a trace, while everybody else's stays to the byte. */
+/**
+ * What belongs to a person: taken away whole, and taken out without a trace, while everybody else's stays to the byte.
+ */
 import { createHash, randomUUID } from 'node:crypto'
 import { unzipSync } from 'fflate'
 import type { Connection, RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { closePool, openPool } from '../../server/db/pool'
-import { sweepErasures } from '../../server/services/erasing'
+import { sweepErasures } from '../../server/services/house/erasing'
 import { enrol, newAccount, newClass } from '../people'
 import { database, Person, picture } from './client'
 
@@ -174,7 +176,8 @@ it('is taken away whole, in open formats, with a page that opens without us; and
         `${trace} in ${table}`
       ).toEqual([])
 
-  // Whatever was there before any of it is there still, to the byte: but for the counts of the class, and what others did meanwhile.
+  // Whatever was there before any of it is there still, to the byte: but for the counts of the class, and what others
+  // did meanwhile.
   expect(await (await other.fetch(`/submissions/${kept}`)).text()).toBe(othersBefore)
   for (const table of [
     'pictures',

@@ -1,4 +1,7 @@
-/** An exercise set to a class: different key colours, plans, studies that are private, hand-ins, the wall, the record, reminders. */
+/**
+ * An exercise set to a class: different key colours, plans, studies that are private, hand-ins, the wall, the record,
+ * reminders.
+ */
 import type { RowDataPacket } from 'mysql2/promise'
 import type mysql from 'mysql2/promise'
 import Papa from 'papaparse'

@@ -1,4 +1,7 @@
-/** What takes a while to make: told how far it is, called off, fetched; by those who may read it. And real mail, when a server is set. */
+/**
+ * What takes a while to make: told how far it is, called off, fetched; by those who may read it. And real mail, when a
+ * server is set.
+ */
 import type { ChildProcess } from 'node:child_process'
 import { unzipSync } from 'fflate'
 import sharp from 'sharp'
@@ -74,8 +77,8 @@ it('a twelve-megapixel picture with five trials is made whole, in seconds, with 
     { bytes, type, seen } = await made(tamsin, 'as-it-could-be.png'),
     took = Date.now() - start
   console.log(`12 megapixels with five trials: ${took} ms, progress seen ${[...new Set(seen)].length} times`)
-  // The figure asked for is five seconds of a free core, and is benched; here it is a picture of nothing but vivid noise, on a
-  // machine that also serves and goes at half its speed at times.
+  // The figure asked for is five seconds of a free core, and is benched; here it is a picture of nothing but vivid
+  // noise, on a machine that also serves and goes at half its speed at times.
   expect(took).toBeLessThan(25_000)
   expect([type, (await sharp(bytes).metadata()).width]).toEqual(['image/png', 4000])
   expect([...seen].sort((p, q) => p - q)).toEqual(seen)

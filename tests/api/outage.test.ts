@@ -1,4 +1,7 @@
-/** The database frozen, killed and back; the server killed: a sentence meanwhile, and afterwards everything goes on by itself. */
+/**
+ * The database frozen, killed and back; the server killed: a sentence meanwhile, and afterwards everything goes on by
+ * itself.
+ */
 import { once } from 'node:events'
 import { readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'

@@ -1,4 +1,7 @@
-/** What may be sent, and what every answer carries: one request never takes the server down, and none tells more than it should. */
+/**
+ * What may be sent, and what every answer carries: one request never takes the server down, and none tells more than it
+ * should.
+ */
 import { connect } from 'node:net'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { longestWait } from '../probe'

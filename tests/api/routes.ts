@@ -1,8 +1,9 @@
 /** Every route there is, and whose it is: what the access test walks. */
 
 /**
- * Whose a route is. Of the class that its piece is in: its learner, its staff, its instructor; whoever leads a class, its owner
- * too; a person themselves, who leads a class of theirs, and the owner. Of the house: whoever teaches anywhere, its owner.
+ * Whose a route is. Of the class that its piece is in: its learner, its staff, its instructor; whoever leads a class,
+ * its owner too; a person themselves, who leads a class of theirs, and the owner. Of the house: whoever teaches
+ * anywhere, its owner.
  * Otherwise any account, or anybody.
  */
 export type Who =

@@ -1,4 +1,7 @@
-/** The two commands' own house: what a start begins it keeps running, ends, and finds again; and a data directory is nobody's but its owner's. */
+/**
+ * The two commands' own house: what a start begins it keeps running, ends, and finds again; and a data directory is
+ * nobody's but its owner's.
+ */
 import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'

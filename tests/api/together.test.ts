@@ -1,4 +1,6 @@
-/** What many do at once, and what was read before it was taken back: a sentence each time, and never an unexpected one. */
+/**
+ * What many do at once, and what was read before it was taken back: a sentence each time, and never an unexpected one.
+ */
 import { beforeAll, describe, expect, it } from 'vitest'
 import { enrol, newAccount, newClass } from '../people'
 import { critiqueSchema } from '../../shared/critique'

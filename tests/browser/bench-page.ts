@@ -56,7 +56,10 @@ export async function handedIn(file: Buffer): Promise<number> {
   return id
 }
 
-/** Corrections as they are kept, asked for by the page itself: a browser asks again when a kept-alive connection has just closed. */
+/**
+ * Corrections as they are kept, asked for by the page itself: a browser asks again when a kept-alive connection has
+ * just closed.
+ */
 export const keptCorrections = (page: Page, id: number): Promise<Correction[]> =>
   page.evaluate(
     async url => ((await (await fetch(url)).json()) as { corrections: never[] }).corrections,

@@ -1,4 +1,6 @@
-/** The bench walked by hand, station by station, on demo pictures with planted faults and on pictures of known numbers. */
+/**
+ * The bench walked by hand, station by station, on demo pictures with planted faults and on pictures of known numbers.
+ */
 import { expect, test } from '@playwright/test'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'

@@ -1,4 +1,6 @@
-/** An exercise through its whole life, as its people walk it; and a worksheet printed, painted, photographed and read. */
+/**
+ * An exercise through its whole life, as its people walk it; and a worksheet printed, painted, photographed and read.
+ */
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'

@@ -1,4 +1,7 @@
-/** From a planted fault's reading to its mark, a trial that reaches the target, the release, the learner's screen and the printed sheet. */
+/**
+ * From a planted fault's reading to its mark, a trial that reaches the target, the release, the learner's screen and
+ * the printed sheet.
+ */
 import { readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'

@@ -1,7 +1,7 @@
 /**
- * Nothing on the main thread holds the page for longer than a hand notices: 50 ms, the browser's own bound for a long task
- * (W3C, Long Tasks API). Whatever else runs on the machine only adds to a task, so each part of the work is judged by the
- * best of a few tries.
+ * Nothing on the main thread holds the page for longer than a hand notices: 50 ms, the browser's own bound for a long
+ * task (W3C, Long Tasks API). Whatever else runs on the machine only adds to a task, so each part of the work is judged
+ * by the best of a few tries.
  */
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { handedIn, hangs, picture, placed, signIn } from './bench-page'
@@ -16,7 +16,8 @@ type Held = Window & { held: { start: number; took: number }[] }
 
 /**
  * How many times slower than that this machine is just now, at least 1: the same kind of work (objects made, text taken
- * apart, parts of a page set up), which no change of the product makes faster. A shared machine at half its speed doubles every task.
+ * apart, parts of a page set up), which no change of the product makes faster. A shared machine at half its speed
+ * doubles every task.
  */
 const slowness = (page: Page): Promise<number> =>
   page.evaluate(quiet => {
@@ -152,7 +153,8 @@ test('no task holds the page for over 50 ms: opening, every station, lenses, are
       }`
     )
   }
-  // The first load by address is mostly the framework's own setting up, once, before there is a wall: printed, and held to twice as much.
+  // The first load by address is mostly the framework's own setting up, once, before there is a wall: printed, and held
+  // to twice as much.
   const held = Object.entries(best).filter(
     ([part, ms]) => ms > LIMIT_MS * slow * (part.endsWith('by its address') ? 2 : 1)
   )

@@ -1,4 +1,7 @@
-/** The whole job, as its people walk it: hand in, measure, mark, assign, release, read, hand in the exercise, see the result. */
+/**
+ * The whole job, as its people walk it: hand in, measure, mark, assign, release, read, hand in the exercise, see the
+ * result.
+ */
 import { hangs, takeReading } from './bench-page'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import type { RowDataPacket } from 'mysql2/promise'

@@ -1,4 +1,7 @@
-/** Files that somebody might hand in by mistake or on purpose: damaged, lying, endless, and no pictures at all. The same for the same seed. */
+/**
+ * Files that somebody might hand in by mistake or on purpose: damaged, lying, endless, and no pictures at all. The same
+ * for the same seed.
+ */
 import { deflateSync } from 'node:zlib'
 import sharp, { type Sharp } from 'sharp'
 import { seededRandom, type Random } from '../../core/numeric/random'

@@ -1,4 +1,7 @@
-/** PNG files written by hand, so that they can say what is not so (W3C Portable Network Graphics, 2nd edition, sections 5 and 11). */
+/**
+ * PNG files written by hand, so that they can say what is not so (W3C Portable Network Graphics, 2nd edition, sections
+ * 5 and 11).
+ */
 import { crc32 } from 'node:zlib'
 
 export interface PngHead {

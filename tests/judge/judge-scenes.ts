@@ -1,4 +1,6 @@
-/** Scenes of known truth: whether planted faults are found and said first, and nothing is said where nothing is wrong. */
+/**
+ * Scenes of known truth: whether planted faults are found and said first, and nothing is said where nothing is wrong.
+ */
 import { isMeasured } from '../../core/measure/report'
 import { judge, onRim, row, Share, Tally, title, type Half } from './judged'
 import { FAULTS, scenes } from './scenes'

@@ -1,7 +1,7 @@
 /**
- * `npm run judge`: how far what is said agrees with what is there. Scenes of known truth, open pictures with labels written
- * before, and displays with one odd thing, of the half kept back. `npm run judge -- scenes`, `-- open`, `-- odd`: only
- * those; `-- tune`: the half to tune by; `-- tune loud`: each of its misses by name.
+ * `npm run judge`: how far what is said agrees with what is there. Scenes of known truth, open pictures with labels
+ * written before, and displays with one odd thing, of the half kept back. `npm run judge -- scenes`, `-- open`, `--
+ * odd`: only those; `-- tune`: the half to tune by; `-- tune loud`: each of its misses by name.
  */
 import { judgeOdd } from './judge-odd'
 import { judgeOpen } from './judge-open'

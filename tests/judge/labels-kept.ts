@@ -1,7 +1,7 @@
 /**
  * What one person said of a third set of open pictures, every sixth of a package's and so not chosen, written down on
- * 2026-11-26 after the definitions stood and before anything of ours was run on them. All are kept back: no miss is ever
- * shown by name. Boxes are x, y, w, h in fractions.
+ * 2026-11-26 after the definitions stood and before anything of ours was run on them. All are kept back: no miss is
+ * ever shown by name. Boxes are x, y, w, h in fractions.
  */
 import type { Label } from './open'
 

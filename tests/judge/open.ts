@@ -1,7 +1,7 @@
 /**
  * Open pictures for the judgement bench, fetched from the Debian archive when it runs, never committed or shown. What a
- * person said of each was written down before anything of ours was run on it. Of the second set odd ones are kept back: they
- * are reported, and none of theirs is shown by name.
+ * person said of each was written down before anything of ours was run on it. Of the second set odd ones are kept back:
+ * they are reported, and none of theirs is shown by name.
  */
 import { execFileSync } from 'node:child_process'
 import { existsSync, mkdirSync, readdirSync } from 'node:fs'
@@ -46,7 +46,9 @@ function filesBelow(folder: string): string[] {
   )
 }
 
-/** @returns every picture file of the packages, fetched first where they are not there. @throws Error without a network. */
+/**
+ * @returns every picture file of the packages, fetched first where they are not there. @throws Error without a network.
+ */
 export function openPictures(folder: string): string[] {
   mkdirSync(folder, { recursive: true })
   for (const { name } of PACKAGES) {

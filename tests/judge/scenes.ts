@@ -1,6 +1,6 @@
 /**
- * Scenes of known truth for the judgement bench: a boat on the water, painted in many manners, as it should be and with one
- * or several planted faults. Drawn as SVG, so that the same seed is the same picture everywhere.
+ * Scenes of known truth for the judgement bench: a boat on the water, painted in many manners, as it should be and with
+ * one or several planted faults. Drawn as SVG, so that the same seed is the same picture everywhere.
  */
 import sharp from 'sharp'
 import { nothingKnown, type PieceKnown } from '../../core/critique/piece/known'
@@ -238,7 +238,10 @@ async function sceneOf({ subject, manner, faults, seed }: SceneChoice): Promise<
   }
 }
 
-/** Greys have no colour to be at fault; a picture all in its lights or darks has its range, and a night its black, for a reason. */
+/**
+ * Greys have no colour to be at fault; a picture all in its lights or darks has its range, and a night its black, for a
+ * reason.
+ */
 function outsideOf(fault: Fault, manner: Manner): boolean {
   if (fault === 'black') return manner === 'low-key' || manner === 'night'
   return (

@@ -1,6 +1,6 @@
 /**
- * Further subjects for the scenes: a bowl on a table to tune by, a house in a field and a head before a wall kept back, of
- * which no miss is shown by name. They were written after the measures.
+ * Further subjects for the scenes: a bowl on a table to tune by, a house in a field and a head before a wall kept back,
+ * of which no miss is shown by name. They were written after the measures.
  */
 import type { Random } from '../../core/numeric/random'
 import type { Fault, Manner } from './scenes'

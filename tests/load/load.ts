@@ -1,7 +1,7 @@
 /**
- * `npm run load`: a school at work on a server of its own on the loopback address. 200 learners each ask something every
- * two seconds, 10 instructors something every second and mark, and 20 pictures of 12 megapixels are handed in a minute,
- * for five minutes. `npm run load -- 1`: for one minute.
+ * `npm run load`: a school at work on a server of its own on the loopback address. 200 learners each ask something
+ * every two seconds, 10 instructors something every second and mark, and 20 pictures of 12 megapixels are handed in a
+ * minute, for five minutes. `npm run load -- 1`: for one minute.
  */
 import { randomBytes } from 'node:crypto'
 import { setTimeout as wait } from 'node:timers/promises'

@@ -1,4 +1,7 @@
-/** Fills a printed worksheet as a learner would: colours a little off, edges ragged, paper showing through, strokes uneven. */
+/**
+ * Fills a printed worksheet as a learner would: colours a little off, edges ragged, paper showing through, strokes
+ * uneven.
+ */
 import sharp from 'sharp'
 import { convertLinearToOklab } from '../../core/colour/oklab'
 import { convertLinearToByte, linearOfHex, type Rgb } from '../../core/colour/srgb'

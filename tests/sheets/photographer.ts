@@ -5,7 +5,10 @@ import { gaussian, type Random } from '../../core/numeric/random'
 import type { Raster } from '../../core/picture/raster'
 import { homographyOf, type Point } from '../../core/exercise/reader/homography'
 
-/** @property tilt, turn, lean degrees about the sheet's two axes and its middle. @property falloff light at one end over the other. @property cast of red, green, blue. @property blur pixels. @property shadow a hand's. @property glare. */
+/**
+ * @property tilt, turn, lean degrees about the sheet's two axes and its middle. @property falloff light at one end over
+ * the other. @property cast of red, green, blue. @property blur pixels. @property shadow a hand's. @property glare.
+ */
 export interface Shot {
   readonly width: number
   readonly height: number

@@ -1,7 +1,7 @@
 /**
  * `npm run sheets [-- COUNT]`: the sheet reader on generated photographs of painted sheets (sixty by default, of twelve
- * megapixels): codes, markers, colours against the paint, verdicts against those of the sheet that was not photographed,
- * and the time it takes as a multiple of reading the pixels once.
+ * megapixels): codes, markers, colours against the paint, verdicts against those of the sheet that was not
+ * photographed, and the time it takes as a multiple of reading the pixels once.
  */
 import { convertLinearToLab } from '../../core/colour/lab'
 import { differenceOf } from '../../core/colour/difference'

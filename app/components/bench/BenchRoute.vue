@@ -3,8 +3,8 @@ import { isMarkingOf } from '~~/core/critique/marking'
 import { STATION_ROWS } from '~~/core/critique/stations/table'
 
 /**
- * The route: the stations in the order of the work. A stop shows a stroke for each thing to fix, filled when it is marked; a
- * short bar where nothing is; a ring where nobody has been.
+ * The route: the stations in the order of the work. A stop shows a stroke for each thing to fix, filled when it is
+ * marked; a short bar where nothing is; a ring where nobody has been.
  */
 const bench = useBenchStore()
 /** More strokes than these are no longer counted at a glance. */

@@ -3,7 +3,9 @@ import { rowOf, tagOf } from '~~/core/critique/stations/table'
 import { useBenchPicture } from '~/composables/usePicture'
 import { worksUnmeasured } from './stations/panels'
 
-/** Beside the picture: the station's readings and instruments, or the correction that is looked at, written or tried. */
+/**
+ * Beside the picture: the station's readings and instruments, or the correction that is looked at, written or tried.
+ */
 const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),

@@ -6,7 +6,10 @@ import type { PieceReading } from '~~/core/critique/stations/piece'
 import { tagOf } from '~~/core/critique/stations/table'
 import { EXERCISES } from '~~/core/exercise'
 
-/** What can be done with the reading in hand: marked in one gesture, tried, reworded, asked why, trained, judged otherwise. */
+/**
+ * What can be done with the reading in hand: marked in one gesture, tried, reworded, asked why, trained, judged
+ * otherwise.
+ */
 const props = defineProps<{ reading: PieceReading }>()
 const emit = defineEmits<{ exercise: [] }>()
 const bench = useBenchStore(),

@@ -4,7 +4,9 @@ import type { PieceReading } from '~~/core/critique/stations/piece'
 import { placeWords } from '~~/core/critique/stations/places'
 import { readingBound } from '~/utils/readingBound'
 
-/** Why a reading is said: what it teaches, the figure and its bound, whose bound it is, the places, and what shakes it. */
+/**
+ * Why a reading is said: what it teaches, the figure and its bound, whose bound it is, the places, and what shakes it.
+ */
 const props = defineProps<{ reading: PieceReading; setAside?: boolean }>()
 const bench = useBenchStore()
 const bound = computed(() => readingBound(props.reading))

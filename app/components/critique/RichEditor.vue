@@ -4,7 +4,9 @@ import { EditorContent, useEditor } from '@tiptap/vue-3'
 import { parseRich, writeRich } from '~~/core/critique/rich'
 import { blocksOf, documentOf } from '~/utils/richDocument'
 
-/** A plain editor: paragraphs, one kind of list, strong and stressed words. What else is pasted comes in as plain words. */
+/**
+ * A plain editor: paragraphs, one kind of list, strong and stressed words. What else is pasted comes in as plain words.
+ */
 const words = defineModel<string>({ required: true })
 const props = defineProps<{
   label: string

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { ListedSubmission } from '~~/shared/submission'
 
-/** One piece on the wall of the desk: the picture, its question, and its fingerprint; on its maker's wall without their name and the critic's time. */
+/**
+ * One piece on the wall of the desk: the picture, its question, and its fingerprint; on its maker's wall without their
+ * name and the critic's time.
+ */
 const props = defineProps<{ piece: ListedSubmission; to: string; own?: boolean }>()
 
 const HEIGHT = 158
@@ -49,7 +52,9 @@ const SAID = {
 </template>
 
 <style scoped>
-/* What is scrolled out of sight is neither laid out nor painted. The room around leaves the frame's outline unclipped. */
+/**
+ * What is scrolled out of sight is neither laid out nor painted. The room around leaves the frame's outline unclipped.
+ */
 .piece {
   display: block;
   text-decoration: none;

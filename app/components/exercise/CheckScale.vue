@@ -3,7 +3,9 @@ import type { CheckResult } from '~~/core/exercise'
 
 /** A figure against the band that is accepted. */
 const props = defineProps<{ result: CheckResult }>()
-/** Shares are drawn to the whole, steps of value to 100, and what is counted or turned to a little past what is asked. */
+/**
+ * Shares are drawn to the whole, steps of value to 100, and what is counted or turned to a little past what is asked.
+ */
 const top = computed(() => {
   const { value, atLeast, atMost } = props.result
   return atMost <= 1 && value <= 1

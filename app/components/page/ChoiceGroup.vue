@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** One of several, drawn as its slot says: the browser's own radio buttons beneath, so arrows move within and Tab passes by. */
+/**
+ * One of several, drawn as its slot says: the browser's own radio buttons beneath, so arrows move within and Tab passes
+ * by.
+ */
 export interface Choice {
   readonly key: string
   readonly label: string

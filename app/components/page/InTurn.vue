@@ -7,8 +7,8 @@ const childrenOf = (nodes: readonly VNode[]): VNode[] =>
   nodes.flatMap(n => (n.type === Fragment && Array.isArray(n.children) ? childrenOf(n.children as VNode[]) : [n]))
 
 /**
- * Children set up one after another, each in a task of its own: a screen set up all at once holds the page for longer than a
- * hand notices (docs/performance.md, what it moves).
+ * Children set up one after another, each in a task of its own: a screen set up all at once holds the page for longer
+ * than a hand notices (docs/performance.md, what it moves).
  */
 export default defineComponent({
   name: 'InTurn',

@@ -1,4 +1,7 @@
-/** What is known of a piece beside its pixels: what its maker said, what the critic drew and picked, what its class goes by. */
+/**
+ * What is known of a piece beside its pixels: what its maker said, what the critic drew and picked, what its class goes
+ * by.
+ */
 import type { Area } from '../../picture/area'
 import type { SectorScheme } from '../../wheel/schemes'
 import type { WheelName } from '../../wheel/steps'

@@ -1,4 +1,7 @@
-/** Everything of a piece that needs pixels, measured where the pixels are: in the bench's worker, the server's, the command line. */
+/**
+ * Everything of a piece that needs pixels, measured where the pixels are: in the bench's worker, the server's, the
+ * command line.
+ */
 import { measureDepth, type DepthLadder, type DepthName } from '../../measure/value/depth'
 import { silhouetteOf, type Silhouette } from '../../measure/composition/composition'
 import { fitTo } from '../../measure/harmony/declared'

@@ -1,4 +1,6 @@
-/** The readings of a piece: one list, each with what it stands on, none twice, the same whatever was measured before. */
+/**
+ * The readings of a piece: one list, each with what it stands on, none twice, the same whatever was measured before.
+ */
 import { describe, expect, it } from 'vitest'
 import { planesOf } from '../../picture/planes'
 import { fill, stripes } from '../../testing/paint'

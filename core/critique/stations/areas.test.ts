@@ -81,7 +81,10 @@ it('a plain shape is told from one that keeps itself when it is filled', () => {
 })
 
 describe('one light', () => {
-  /** Materials in the light, and in a shadow of the given ratio: what one light would make of each (common practice, no source). */
+  /**
+   * Materials in the light, and in a shadow of the given ratio: what one light would make of each (common practice, no
+   * source).
+   */
   const LIT = { pot: '#c06a3c', cloth: '#d8cfae', jar: '#5f8f86' } as const
   function scene(
     ratio: Rgb,

@@ -38,7 +38,8 @@ it.each(STATION_ROWS.map(p => [p.name, p] as const))(
         if (out[i] !== 255) throw new Error(`${label} makes the picture transparent`)
       seen.add(Buffer.from(out).toString('base64'))
     }
-    // Two lenses that show the same would be one too many; a flat-black lens of a picture without black sinks it all, as detail may.
+    // Two lenses that show the same would be one too many; a flat-black lens of a picture without black sinks it all,
+    // as detail may.
     expect(seen.size).toBe(lenses.length)
   }
 )

@@ -1,7 +1,10 @@
 /** A picture's values in few cells: what is left of it across a room. */
 import type { Planes } from '../../picture/planes'
 
-/** @param part of the picture, fractions. @returns mean L* of n × n cells by rows; NaN never: a cell without pixels is its mean 50. */
+/**
+ * @param part of the picture, fractions. @returns mean L* of n × n cells by rows; NaN never: a cell without pixels is
+ * its mean 50.
+ */
 export function valueGrid(
   { width, height, value, mask }: Planes,
   part: { readonly x: number; readonly y: number; readonly w: number; readonly h: number },

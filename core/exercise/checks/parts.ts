@@ -1,4 +1,6 @@
-/** Checks of a picture that holds several: three panels side by side, four crops, five materials in light and in shadow. */
+/**
+ * Checks of a picture that holds several: three panels side by side, four crops, five materials in light and in shadow.
+ */
 import { convertLuminanceToValue, luminanceOf } from '../../colour/lab'
 import { convertLinearToOklab, type Oklab } from '../../colour/oklab'
 import { LINEAR_OF_BYTE, type Rgb } from '../../colour/srgb'
@@ -128,7 +130,10 @@ function fieldAt({ raster: { width, height, data } }: HandInMeasures, column: nu
   return sum.map(s => s / Math.max(1, count)) as unknown as Rgb
 }
 
-/** @property drop how much darker the shadow is, L*. @property turn what its colour has that the lit one darkened has not, OKLab a and b. */
+/**
+ * @property drop how much darker the shadow is, L*. @property turn what its colour has that the lit one darkened has
+ * not, OKLab a and b.
+ */
 interface LitAndShadow {
   readonly drop: number
   readonly turn: readonly [number, number]

@@ -22,14 +22,20 @@ export const range = (least: number): Check =>
 
 const BINS = 200
 
-/** @property value its mean L*. @property share of the picture. @property still share of it within a few steps of its mean. */
+/**
+ * @property value its mean L*. @property share of the picture. @property still share of it within a few steps of its
+ * mean.
+ */
 export interface Mass {
   readonly value: number
   readonly share: number
   readonly still: number
 }
 
-/** The picture in so many masses of value, as they divide it best; fewer where it has not so many values. @param within steps of L* that count as the same. */
+/**
+ * The picture in so many masses of value, as they divide it best; fewer where it has not so many values. @param within
+ * steps of L* that count as the same.
+ */
 export function massesOf({ value, mask, count }: Planes, most: number, within: number): Mass[] {
   const counts = new Uint32Array(BINS),
     binOf = (v: number): number => Math.min(BINS - 1, Math.floor((v * BINS) / 100))
@@ -50,7 +56,10 @@ export function massesOf({ value, mask, count }: Planes, most: number, within: n
   })
 }
 
-/** What a mass may stray by, in steps of L*, and how much of the picture keeps to its masses. Common practice, no source. */
+/**
+ * What a mass may stray by, in steps of L*, and how much of the picture keeps to its masses. Common practice, no
+ * source.
+ */
 const STRAY = 5,
   KEPT = 0.85
 

@@ -1,7 +1,7 @@
 /** Checks of a painted wheel: whether all its steps are there, in like amounts, and strong. */
 import { percent } from '../../critique/words'
 import { chromaOf } from '../../colour/oklab'
-import { medianOf } from '../../numeric/solve'
+import { medianOf } from '../../numeric/median'
 import { anchorAt } from '../../wheel/wheel'
 import { onWheel } from './colour'
 import { checkOf, type Check, type HandInMeasures } from '../exercise'

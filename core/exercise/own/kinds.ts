@@ -1,6 +1,6 @@
 /**
- * What an instructor builds an exercise of: kinds of checks, each with one bound to set, and a picture that passes and one
- * that fails by that bound, drawn as it is set.
+ * What an instructor builds an exercise of: kinds of checks, each with one bound to set, and a picture that passes and
+ * one that fails by that bound, drawn as it is set.
  */
 import { chromaOf } from '../../colour/oklab'
 import { hexOfLinear } from '../../colour/srgb'
@@ -26,7 +26,10 @@ export interface Drawn {
   readonly hue: number
 }
 
-/** @property low, high, usual of the bound; in percent where `unit` is. @property inScheme whether it is about the exercise's scheme. @property make the check. @property show a picture that lies a step inside the bound, or outside. */
+/**
+ * @property low, high, usual of the bound; in percent where `unit` is. @property inScheme whether it is about the
+ * exercise's scheme. @property make the check. @property show a picture that lies a step inside the bound, or outside.
+ */
 export interface CheckKind {
   readonly label: string
   readonly unit: '%' | 'steps' | 'values'
@@ -59,6 +62,19 @@ function outside(drawn: Drawn): number {
 /** How far inside or outside a bound a picture is drawn: in its unit. */
 const beside = (bound: number, passes: boolean, by: number): number => (passes ? bound + by : bound - by)
 
+/** So many values, even steps about the middle; a picture is drawn a little inside or outside. */
+const inMasses = (n: 2 | 3, bounds: Pick<CheckKind, 'low' | 'high' | 'usual'>): CheckKind => ({
+  label: `it keeps to ${n === 2 ? 'two' : 'three'} values, apart by`,
+  unit: 'steps',
+  ...bounds,
+  inScheme: false,
+  make: bound => apart(n, bound),
+  show: (bound, passes) => {
+    const step = beside(bound, passes, 4)
+    return Array.from({ length: n }, (_, i) => grey(50 + step * (i - (n - 1) / 2), 1 / n))
+  }
+})
+
 export const CHECK_KINDS = {
   range: {
     label: 'the values span at least',
@@ -73,32 +89,8 @@ export const CHECK_KINDS = {
       return [grey(50 - span / 2, 0.4), grey(50, 0.2), grey(50 + span / 2, 0.4)]
     }
   },
-  'two-masses': {
-    label: 'it keeps to two values, apart by',
-    unit: 'steps',
-    low: 15,
-    high: 70,
-    usual: 30,
-    inScheme: false,
-    make: bound => apart(2, bound),
-    show: (bound, passes) => {
-      const span = beside(bound, passes, 5)
-      return [grey(50 - span / 2, 0.5), grey(50 + span / 2, 0.5)]
-    }
-  },
-  'three-masses': {
-    label: 'it keeps to three values, apart by',
-    unit: 'steps',
-    low: 10,
-    high: 40,
-    usual: 18,
-    inScheme: false,
-    make: bound => apart(3, bound),
-    show: (bound, passes) => {
-      const span = beside(bound, passes, 4)
-      return [grey(50 - span, 0.34), grey(50, 0.33), grey(50 + span, 0.33)]
-    }
-  },
+  'two-masses': inMasses(2, { low: 15, high: 70, usual: 30 }),
+  'three-masses': inMasses(3, { low: 10, high: 40, usual: 18 }),
   'smallest-mass': {
     label: 'of its two values the smaller holds at least',
     unit: '%',

@@ -2,7 +2,7 @@
 import { convertLinearToOklab } from '../../colour/oklab'
 import { luminanceOf } from '../../colour/lab'
 import type { Rgb } from '../../colour/srgb'
-import { medianOf } from '../../numeric/solve'
+import { medianOf } from '../../numeric/median'
 import type { Box, Place } from '../worksheet/worksheet'
 import type { Light, Tone } from './light'
 import type { Painted } from './judge'

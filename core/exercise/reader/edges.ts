@@ -1,10 +1,13 @@
 /** A marker's corners to a fraction of a pixel: a line laid through each of its sides, and crossed with the next. */
 import type { Raster } from '../../picture/raster'
-import { medianOf } from '../../numeric/solve'
+import { medianOf } from '../../numeric/median'
 import type { Point } from './homography'
 import { lumaAt } from './luma'
 
-/** Along a side, places looked at, leaving out the rounded ends; across it, as a share of the side: not as far as the marker's next module. */
+/**
+ * Along a side, places looked at, leaving out the rounded ends; across it, as a share of the side: not as far as the
+ * marker's next module.
+ */
 const ALONG = 16,
   ENDS = 0.12,
   ACROSS = 0.085,
@@ -15,7 +18,10 @@ interface Crossing extends Point {
   readonly width: number
 }
 
-/** Where brightness crosses half way between the marker's dark and the paper. @param out one pixel outward. @param reach pixels. */
+/**
+ * Where brightness crosses half way between the marker's dark and the paper. @param out one pixel outward. @param reach
+ * pixels.
+ */
 function crossing(
   photo: Raster,
   from: Point,

@@ -16,7 +16,10 @@ interface Found {
   readonly corners: readonly Point[]
 }
 
-/** @property map from millimetres of the sheet to pixels. @property blur width of the markers' edges, pixels. @property off mean distance of the markers' corners from the map, pixels: curl. */
+/**
+ * @property map from millimetres of the sheet to pixels. @property blur width of the markers' edges, pixels. @property
+ * off mean distance of the markers' corners from the map, pixels: curl.
+ */
 export interface FoundSheet {
   readonly paper: Paper
   readonly map: Homography
@@ -32,7 +35,10 @@ interface SheetMarkers {
 
 const LAST_ID = 4 * PAPERS.length - 1
 
-/** Light in the photograph that becomes white, and its least: a marker in dim light has the contrast of one in good light. */
+/**
+ * Light in the photograph that becomes white, and its least: a marker in dim light has the contrast of one in good
+ * light.
+ */
 const BRIGHT = 0.97,
   FAINTEST = 60
 
@@ -82,7 +88,10 @@ function joined(known: readonly Found[], more: readonly Found[]): Found[] {
 /** Three corners of a sheet decide it as well: a thumb may lie on the fourth. */
 const ENOUGH = 3
 
-/** Markers of one sheet: each sheet's first marker says about where its others are, and the nearest of their kind are taken. */
+/**
+ * Markers of one sheet: each sheet's first marker says about where its others are, and the nearest of their kind are
+ * taken.
+ */
 function group(found: readonly Found[]): SheetMarkers[] {
   const left = new Set(found),
     sheets: SheetMarkers[] = []

@@ -16,13 +16,18 @@ export interface Judged {
   readonly word: string
 }
 
-/** What a box may differ by and be right: half a step of the wheel; steps of L*; OKLCH chroma. Past NEAR times that it is off. Our choice: what a teacher lets pass across a table. */
+/**
+ * What a box may differ by and be right: half a step of the wheel; steps of L*; OKLCH chroma. Past NEAR times that it
+ * is off. Our choice: what a teacher lets pass across a table.
+ */
 const BOUNDS = { hue: 15, value: 5, chroma: 0.032 } as const
 const NEAR = 1.8
 /** Of a ladder's own step, and of its ends, in L*. */
 const EVEN = 0.28,
   ENDS = 8
-/** A seam: the widest difference between neighbouring columns over their mean, and the least mean that is a run at all. */
+/**
+ * A seam: the widest difference between neighbouring columns over their mean, and the least mean that is a run at all.
+ */
 const SEAM = 2.6
 
 const byRatio = (ratio: number): BoxVerdict => (ratio <= 1 ? 'right' : ratio <= NEAR ? 'near' : 'off')

@@ -5,7 +5,8 @@
  */
 import type { Rgb } from '../../colour/srgb'
 import { luminanceOf } from '../../colour/lab'
-import { leastSquares, medianOf } from '../../numeric/solve'
+import { medianOf } from '../../numeric/median'
+import { leastSquares } from '../../numeric/solve'
 import type { PrintedGrey, Worksheet } from '../worksheet/worksheet'
 import { medianLight, samplePlace, type Seen } from './sampling'
 import { paperSpots } from './spots'
@@ -16,7 +17,9 @@ interface White {
   readonly light: Rgb
 }
 
-/** @property unevenness how far the whites lie from the field in natural logarithms of light, 90th percentile and worst. */
+/**
+ * @property unevenness how far the whites lie from the field in natural logarithms of light, 90th percentile and worst.
+ */
 export interface Light {
   readonly whiteAt: (x: number, y: number) => Rgb
   readonly unevenness: { readonly most: number; readonly worst: number }
@@ -28,7 +31,10 @@ const terms = (x: number, y: number): number[] => [1, x, y, x * x, x * y, y * y]
 const FLOOR = 1e-4
 const logOf = (v: number): number => Math.log(Math.max(FLOOR, v))
 
-/** Past this the field alone is not believed: light is taken from the whites about a place. In logarithms; even light leaves 0.02. */
+/**
+ * Past this the field alone is not believed: light is taken from the whites about a place. In logarithms; even light
+ * leaves 0.02.
+ */
 const UNEVEN = 0.05
 /** Whites nearest a place that are asked, and millimetres over which they count half. */
 const NEAREST = 6,
@@ -111,7 +117,10 @@ export interface FittedTone {
   readonly tinted: number
 }
 
-/** A monotone curve through points, by cubics (F. N. Fritsch & R. E. Carlson, "Monotone piecewise cubic interpolation", SIAM J. Numer. Anal. 17(2), 1980, with the harmonic mean of slopes). */
+/**
+ * A monotone curve through points, by cubics (F. N. Fritsch & R. E. Carlson, "Monotone piecewise cubic interpolation",
+ * SIAM J. Numer. Anal. 17(2), 1980, with the harmonic mean of slopes).
+ */
 export function monotoneCurve(xs: readonly number[], ys: readonly number[]): (x: number) => number {
   const n = xs.length,
     slope = Array.from({ length: n - 1 }, (_, i) => (ys[i + 1] - ys[i]) / (xs[i + 1] - xs[i]))

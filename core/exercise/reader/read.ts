@@ -82,7 +82,9 @@ const paperCorners = (map: Homography, { width, height }: { width: number; heigh
     { x: 0, y: height }
   ].map(p => through(map, p))
 
-/** When it is to be photographed again, or doubted. Logarithms of light; millimetres; measured on generated photographs. */
+/**
+ * When it is to be photographed again, or doubted. Logarithms of light; millimetres; measured on generated photographs.
+ */
 const DOUBT = {
   shadow: 0.1,
   glare: 0.04,
@@ -174,7 +176,8 @@ function readByHand(photo: Raster, { corners }: ByHand, seeing: Seeing): SheetOu
 }
 
 /**
- * @param photo all pixels of the photograph. @param seeing finds the printed marks. @param byHand where the corners are set by hand.
+ * @param photo all pixels of the photograph. @param seeing finds the printed marks. @param byHand where the corners are
+ * set by hand.
  * @returns every sheet that is found, left to right and top to bottom; none where no sheet's four corners are seen.
  */
 export function readSheets(photo: Raster, seeing: Seeing, byHand: ByHand | null = null): SheetOutcome[] {

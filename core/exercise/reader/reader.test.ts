@@ -1,6 +1,6 @@
 /**
- * The reader on photographs made by the tests' painter and photographer: small ones here, the sixty of twelve megapixels in
- * `npm run sheets`. What was painted is the truth.
+ * The reader on photographs made by the tests' painter and photographer: small ones here, the sixty of twelve
+ * megapixels in `npm run sheets`. What was painted is the truth.
  */
 import { beforeAll, describe, expect, it } from 'vitest'
 import { convertLinearToLab } from '../../colour/lab'

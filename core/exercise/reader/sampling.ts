@@ -1,6 +1,9 @@
-/** What a place of the sheet looks like in the photograph: read from the original's own pixels, never from a straightened copy. */
+/**
+ * What a place of the sheet looks like in the photograph: read from the original's own pixels, never from a
+ * straightened copy.
+ */
 import { LINEAR_OF_BYTE, type Rgb } from '../../colour/srgb'
-import { medianOf } from '../../numeric/solve'
+import { medianOf } from '../../numeric/median'
 import type { Raster } from '../../picture/raster'
 import type { Place } from '../worksheet/worksheet'
 import { through, type Homography } from './homography'
@@ -20,7 +23,10 @@ export interface Samples {
 
 const CLIPPED = 254
 
-/** Samples a place in a grid. @param inset millimetres left out all round. @param step millimetres between samples. @returns fewer samples than asked where the place leaves the photograph. */
+/**
+ * Samples a place in a grid. @param inset millimetres left out all round. @param step millimetres between samples.
+ * @returns fewer samples than asked where the place leaves the photograph.
+ */
 export function samplePlace(
   { photo: { width, height, data }, map }: Seen,
   { place, inset, step }: { readonly place: Place; readonly inset: number; readonly step: number }

@@ -1,4 +1,6 @@
-/** Laying a worksheet out: markers in the corners, the code at the top, greys at the bottom, rows between. Millimetres. */
+/**
+ * Laying a worksheet out: markers in the corners, the code at the top, greys at the bottom, rows between. Millimetres.
+ */
 import { linearOfHex } from '../../colour/srgb'
 import { schemePositions } from '../../wheel/schemes'
 import { EXERCISES, type ExerciseKey } from '../shelf'
@@ -198,7 +200,10 @@ interface Sheet {
   readonly name?: string
 }
 
-/** @returns the sheet of an exercise. Rows that find no room are left out: never one that has boxes. @throws RangeError when boxes do not fit. */
+/**
+ * @returns the sheet of an exercise. Rows that find no room are left out: never one that has boxes. @throws RangeError
+ * when boxes do not fit.
+ */
 export function worksheetOf({ exercise, own = null, settings, paper, number = 0, name = '' }: Sheet): Worksheet {
   const { width, height } = PAPER_SIZE[paper],
     { title, keyed, trains, steps } = exerciseSet({ exercise, own })

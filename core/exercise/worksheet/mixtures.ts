@@ -1,4 +1,7 @@
-/** The colours that boxes ask for: full strengths of a wheel, mixed in linear light as paint is let down, at values in even steps. */
+/**
+ * The colours that boxes ask for: full strengths of a wheel, mixed in linear light as paint is let down, at values in
+ * even steps.
+ */
 import { convertValueToLuminance, luminanceOf, valueOfLinear } from '../../colour/lab'
 import { chromaOf, convertOklabToLinear } from '../../colour/oklab'
 import { fitToGamut } from '../../colour/gamut'
@@ -19,7 +22,9 @@ const mix = (p: Rgb, q: Rgb, share: number): Rgb => p.map((v, i) => v + (q[i] - 
 const shareFor = (p: Rgb, q: Rgb, luminance: number): number =>
   (luminance - luminanceOf(p)) / (luminanceOf(q) - luminanceOf(p))
 
-/** From the full strength toward white or black in even steps of value; the first is the full strength. @param end L*. */
+/**
+ * From the full strength toward white or black in even steps of value; the first is the full strength. @param end L*.
+ */
 interface LetDown {
   readonly toward: Rgb
   readonly end: number

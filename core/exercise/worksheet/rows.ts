@@ -87,7 +87,10 @@ const ring = (wheel: WheelName, steps: number): SheetRow => ({
   boxes: Array.from({ length: steps }, (_, i) => ({ ...step(wheel, (360 * i) / steps), at: (360 * i) / steps }))
 })
 
-/** Five materials, each in the light and in its shadow: darker, greyer, and turned toward blue-violet, as under a warm light. */
+/**
+ * Five materials, each in the light and in its shadow: darker, greyer, and turned toward blue-violet, as under a warm
+ * light.
+ */
 function litAndShadow(wheel: WheelName): SheetRow[] {
   const MATERIALS = ['brick', 'straw', 'leaf', 'slate', 'skin'] as const,
     AT = { brick: 120, straw: 30, leaf: 310, slate: 240, skin: 70 } as const

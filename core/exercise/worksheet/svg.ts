@@ -1,10 +1,11 @@
 /** A worksheet drawn, in millimetres: the same drawing for the page, the file and the printed document. */
 import { convertLinearToSrgb, formatHex, hexOfLinear } from '../../colour/srgb'
+import { element, pathOf, pointAt, sectorPath } from '../../export/drawing'
 import { stepAt } from '../../wheel/wheel'
 import { strongAt } from './mixtures'
 import { writeCode } from './code'
 import { TEXT } from './layout'
-import type { Line, Marker, Place, PrintedWheel, Worksheet } from './worksheet'
+import type { Line, Marker, Place, PrintedWheel, Wanted, Worksheet } from './worksheet'
 import type { WheelName } from '../../wheel/steps'
 
 const INK = '#111111',
@@ -12,15 +13,20 @@ const INK = '#111111',
   OUTLINE = 0.25
 const MM_OF_POINT = 0.3528
 
-const n = (value: number): string => `${Math.round(value * 1000) / 1000}`
 const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
-const rectangle = ({ x, y, w, h }: Place, fill: string, more = ''): string =>
-  `<rect x="${n(x)}" y="${n(y)}" width="${n(w)}" height="${n(h)}" fill="${fill}"${more}/>`
-const outlined = (place: Place, more = ''): string =>
-  rectangle(place, 'none', ` stroke="${INK}" stroke-width="${OUTLINE}"${more}`)
+type Style = Readonly<Record<string, string | number>>
+const rectangle = ({ x, y, w, h }: Place, style: Style): string =>
+  element('rect', { x, y, width: w, height: h, ...style })
+const outlined = (place: Place, more: Style = {}): string =>
+  rectangle(place, { fill: 'none', stroke: INK, 'stroke-width': OUTLINE, ...more })
+/** A square of a mark, as a piece of a path. */
+const square = (x: number, y: number, side: number): string => pathOf('M', x, y, 'h', side, 'v', side, 'h', -side, 'z')
 
-/** What printed marks look like: given, since it is a library's. @property markerBits by rows, '1' for white. @property codeModules by rows, true for dark. */
+/**
+ * What printed marks look like: given, since it is a library's. @property markerBits by rows, '1' for white. @property
+ * codeModules by rows, true for dark.
+ */
 export interface Printing {
   readonly markerBits: (id: number) => string
   readonly codeModules: (text: string) => readonly (readonly boolean[])[]
@@ -31,23 +37,17 @@ function markerSvg({ x, y, w }: Marker, bits: string): string {
   const side = Math.sqrt(bits.length),
     module = w / (side + 2)
   const white = [...bits].flatMap((bit, i) =>
-    bit === '1'
-      ? [
-          `M${n(x + (1 + (i % side)) * module)} ${n(y + (1 + Math.floor(i / side)) * module)}h${n(module)}v${n(module)}h${n(-module)}z`
-        ]
-      : []
+    bit === '1' ? [square(x + (1 + (i % side)) * module, y + (1 + Math.floor(i / side)) * module, module)] : []
   )
-  return `${rectangle({ x, y, w, h: w }, '#000000')}<path d="${white.join('')}" fill="#ffffff"/>`
+  return rectangle({ x, y, w, h: w }, { fill: '#000000' }) + element('path', { d: white.join(''), fill: '#ffffff' })
 }
 
 function codeSvg(rows: readonly (readonly boolean[])[], { x, y, w }: Place): string {
   const module = w / rows.length
   const dark = rows.flatMap((row, j) =>
-    row.flatMap((on, i) =>
-      on ? [`M${n(x + i * module)} ${n(y + j * module)}h${n(module)}v${n(module)}h${n(-module)}z`] : []
-    )
+    row.flatMap((on, i) => (on ? [square(x + i * module, y + j * module, module)] : []))
   )
-  return `<path d="${dark.join('')}" fill="#000000"/>`
+  return element('path', { d: dark.join(''), fill: '#000000' })
 }
 
 /** Letters that the printed document's latin files have not stand in the extended ones. */
@@ -56,35 +56,49 @@ const inFiles = (text: string, family: string): string =>
   escaped(text).replace(EXTENDED, run => `<tspan font-family="${family}Extended">${run}</tspan>`)
 
 function textSvg({ x, y, size, text, family, middle }: Line): string {
-  const fill = middle ? QUIET : INK
-  return `<text x="${n(x)}" y="${n(y)}" font-family="${family}" font-size="${n(size * MM_OF_POINT)}" fill="${fill}"${middle ? ' text-anchor="middle"' : ''}>${inFiles(text, family)}</text>`
+  const set = { x, y, 'font-family': family, 'font-size': size * MM_OF_POINT, fill: middle ? QUIET : INK }
+  return element('text', { ...set, 'text-anchor': middle ? 'middle' : undefined }, inFiles(text, family))
 }
 
 /** Twelve sectors with their names; a line points at each colour of the scheme. */
 function wheelSvg({ x, y, radius, at }: PrintedWheel, wheel: WheelName): string {
-  const point = (deg: number, r: number): readonly [number, number] => {
-    const turn = (deg * Math.PI) / 180
-    return [x + r * Math.sin(turn), y - r * Math.cos(turn)]
-  }
+  const ring = { x, y, outer: radius, inner: radius * 0.6 },
+    size = TEXT.label * MM_OF_POINT
   const sectors = Array.from({ length: 12 }, (_, i) => {
-    const [a, b] = [30 * i - 15, 30 * i + 15],
-      inner = radius * 0.6
-    const [x0, y0] = point(a, radius),
-      [x1, y1] = point(b, radius),
-      [x2, y2] = point(b, inner),
-      [x3, y3] = point(a, inner)
-    const path = `<path d="M${n(x0)} ${n(y0)}A${radius} ${radius} 0 0 1 ${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}A${n(inner)} ${n(inner)} 0 0 0 ${n(x3)} ${n(y3)}Z" fill="${hexOfLinear(strongAt(wheel, 30 * i))}" stroke="#ffffff" stroke-width="0.3"/>`
-    const [tx, ty] = point(30 * i, radius + 2),
-      side = Math.sin((30 * i * Math.PI) / 180)
-    const anchor = Math.abs(side) < 0.1 ? 'middle' : side > 0 ? 'start' : 'end'
-    const size = TEXT.label * MM_OF_POINT
-    return `${path}<text x="${n(tx)}" y="${n(ty + size * 0.36 - 0.6 * Math.cos((30 * i * Math.PI) / 180))}" font-family="Sans" font-size="${n(size)}" fill="${INK}" text-anchor="${anchor}">${stepAt(wheel, 30 * i)}</text>`
+    const degrees = 30 * i,
+      [tx, ty] = pointAt(ring, degrees, radius + 2),
+      side = Math.sin((degrees * Math.PI) / 180)
+    const sector = element('path', {
+      d: sectorPath(ring, degrees - 15, degrees + 15),
+      fill: hexOfLinear(strongAt(wheel, degrees)),
+      stroke: '#ffffff',
+      'stroke-width': 0.3
+    })
+    const name = {
+      x: tx,
+      y: ty + size * 0.36 - 0.6 * Math.cos((degrees * Math.PI) / 180),
+      'font-family': 'Sans',
+      'font-size': size,
+      fill: INK,
+      'text-anchor': Math.abs(side) < 0.1 ? 'middle' : side > 0 ? 'start' : 'end'
+    }
+    return sector + element('text', name, stepAt(wheel, degrees))
   })
-  const lines = at.map((deg, i) => {
-    const [px, py] = point(deg, radius * 0.56)
-    return `<path d="M${n(x)} ${n(y)}L${n(px)} ${n(py)}" stroke="${INK}" stroke-width="${i === 0 ? 0.7 : 0.3}" fill="none"/>`
-  })
+  const lines = at.map((degrees, i) =>
+    element('path', {
+      d: pathOf('M', x, y, 'L', ...pointAt(ring, degrees, radius * 0.56)),
+      stroke: INK,
+      'stroke-width': i === 0 ? 0.7 : 0.3,
+      fill: 'none'
+    })
+  )
   return sectors.join('') + lines.join('')
+}
+
+/** What a run is to look like: from one colour to another. */
+function gradient({ from, hex, to }: Extract<Wanted, { kind: 'run' }>, id: string): string {
+  const stops = [from, hex, to].map((colour, i) => element('stop', { offset: i / 2, 'stop-color': colour }))
+  return element('linearGradient', { id }, stops.join(''))
 }
 
 /**
@@ -93,32 +107,26 @@ function wheelSvg({ x, y, radius, at }: PrintedWheel, wheel: WheelName): string 
  */
 export function worksheetSvg(sheet: Worksheet, printing: Printing, answers = false): string {
   const { width, height, boxes, frames, lines, greys, markers, codePlace, wheel, settings, code } = sheet
-  const gradients = answers
-    ? boxes.flatMap(({ wanted }, i) =>
-        wanted.kind === 'run'
-          ? [
-              `<linearGradient id="run${i}"><stop offset="0" stop-color="${wanted.from}"/><stop offset="0.5" stop-color="${wanted.hex}"/><stop offset="1" stop-color="${wanted.to}"/></linearGradient>`
-            ]
-          : []
-      )
-    : []
+  const gradients = boxes.flatMap(({ wanted }, i) =>
+    answers && wanted.kind === 'run' ? [gradient(wanted, `run${i}`)] : []
+  )
   const grey = (linear: number): string => {
     const byte = Math.round(255 * convertLinearToSrgb(linear))
     return formatHex([byte, byte, byte])
   }
-  return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
-    gradients.length ? `<defs>${gradients.join('')}</defs>` : '',
-    ...greys.map(g => rectangle(g, grey(g.linear))),
+  const drawn = [
+    gradients.length ? element('defs', {}, gradients.join('')) : '',
+    ...greys.map(g => rectangle(g, { fill: grey(g.linear) })),
     ...(answers
-      ? boxes.map((box, i) => rectangle(box, box.wanted.kind === 'run' ? `url(#run${i})` : box.wanted.hex))
+      ? boxes.map((box, i) => rectangle(box, { fill: box.wanted.kind === 'run' ? `url(#run${i})` : box.wanted.hex }))
       : []),
     ...boxes.map(box => outlined(box)),
-    ...frames.map(frame => outlined(frame, ' stroke-dasharray="1.5 1"')),
+    ...frames.map(frame => outlined(frame, { 'stroke-dasharray': '1.5 1' })),
     wheel ? wheelSvg(wheel, settings.wheel) : '',
     ...markers.map(marker => markerSvg(marker, printing.markerBits(marker.id))),
     codeSvg(printing.codeModules(writeCode(code)), codePlace),
-    ...lines.map(textSvg),
-    '</svg>'
-  ].join('')
+    ...lines.map(textSvg)
+  ]
+  const page = { xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${height}mm` }
+  return element('svg', { ...page, viewBox: `0 0 ${width} ${height}` }, drawn.join(''))
 }

@@ -8,7 +8,10 @@ import { TEXT, worksheetOf } from './layout'
 import { paperSpots } from '../reader/spots'
 import { PAPERS, type Place } from './worksheet'
 
-/** Printers leave so many millimetres white; a box is a thumb wide, a letter can be read by a child. The issue's own figures; common practice, no source. */
+/**
+ * Printers leave so many millimetres white; a box is a thumb wide, a letter can be read by a child. The issue's own
+ * figures; common practice, no source.
+ */
 const WHITE = 8,
   BOX = 15,
   POINTS = 8

@@ -34,7 +34,10 @@ export type Wanted =
   | { readonly kind: 'colour'; readonly hex: string }
   | { readonly kind: 'run'; readonly hex: string; readonly from: string; readonly to: string }
 
-/** @property name unique on the sheet. @property label printed under it. @property row boxes of a row are judged together. */
+/**
+ * @property name unique on the sheet. @property label printed under it. @property row boxes of a row are judged
+ * together.
+ */
 export interface Box extends Place {
   readonly name: string
   readonly label: string
@@ -42,7 +45,10 @@ export interface Box extends Place {
   readonly wanted: Wanted
 }
 
-/** A line of text. @property x, y millimetres of its baseline. @property size points. @property width millimetres it takes at most. */
+/**
+ * A line of text. @property x, y millimetres of its baseline. @property size points. @property width millimetres it
+ * takes at most.
+ */
 export interface Line {
   readonly x: number
   readonly y: number

@@ -35,8 +35,8 @@ export function symmetryOf({ value, mask, width, height }: Planes): number | nul
 }
 
 /**
- * The same of what differs along each row: sky over sea mirrors itself whatever stands in it, and that is not what makes a
- * picture stand still.
+ * The same of what differs along each row: sky over sea mirrors itself whatever stands in it, and that is not what
+ * makes a picture stand still.
  */
 export function symmetryAcross(planes: Planes): number | null {
   const { value, mask, width, height } = planes,

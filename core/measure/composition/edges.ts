@@ -12,11 +12,17 @@ import { notMeasurable, type EdgeProfile, type EdgesSection, type Measured } fro
 
 /** Radius of the closing that thin dark lines fall into, pixels on a 1024 raster. */
 const LINE_RADIUS = 3
-/** Gradient in L* a pixel (1024 raster) from which a pixel is an edge. Our choice: a step the eye sees as a line at arm's length. */
+/**
+ * Gradient in L* a pixel (1024 raster) from which a pixel is an edge. Our choice: a step the eye sees as a line at
+ * arm's length.
+ */
 const EDGE_GRADIENT = 4
 /** House default: a figure this many times sharper or busier than its surroundings looks pasted on. */
 export const CUTOUT_RATIO = 2.5
-/** An edge counts from a step of 12 L* on, a deviation of half that: fainter ones are texture, whose sharpness nobody judges. */
+/**
+ * An edge counts from a step of 12 L* on, a deviation of half that: fainter ones are texture, whose sharpness nobody
+ * judges.
+ */
 const LEAST_DEVIATION = 6
 /** Pixels beside what is not measured that are left out with it. */
 const RIM = 3
@@ -46,7 +52,10 @@ export interface EdgeMaps {
   readonly contrast: Plane
 }
 
-/** Local standard deviation of value in a box of spread σ, at half size, where local means are smooth enough: √(E[L²] − E[L]²). */
+/**
+ * Local standard deviation of value in a box of spread σ, at half size, where local means are smooth enough: √(E[L²] −
+ * E[L]²).
+ */
 function localContrast({ value, width, height }: Planes, sigma: number): Plane {
   const mean = halvePlane({ width, height, data: value }),
     scratch = new Float32Array(mean.data.length)
@@ -242,7 +251,9 @@ export interface CutOut {
   readonly pasted: boolean
 }
 
-/** A marked figure against its surroundings: how many times sharper and busier it is. Null where nothing lies around it. */
+/**
+ * A marked figure against its surroundings: how many times sharper and busier it is. Null where nothing lies around it.
+ */
 export function cutOutOf(area: Area, planes: Planes, maps: EdgeMaps): CutOut | null {
   const spans = spansOf(area, planes)
   const figure = profileOver(spans, maps, planes.mask)

@@ -7,16 +7,23 @@ import { fitWithin } from '../../picture/resample'
 const BAND = 0.04
 /** A column is divided by a step of this much L*. Our choice: what is seen as an edge at arm's length. */
 const LEAST_STEP = 4
-/** A horizon is agreed on by this share of the columns, and lies between these heights: nearer the rim it is a strip. */
+/**
+ * A horizon is agreed on by this share of the columns, and lies between these heights: nearer the rim it is a strip.
+ */
 const HORIZON = { columns: 0.8, from: 0.12, to: 0.88 } as const
 /** Long edge of the raster it is looked for on. */
 const HORIZON_EDGE = 200
-/** A straight division: half the columns step within this share of the height of one line, looked for this many bands around. */
+/**
+ * A straight division: half the columns step within this share of the height of one line, looked for this many bands
+ * around.
+ */
 const STRAIGHT = { within: 0.02, reach: 3 } as const
 
 /**
- * A horizontal division: the height at which the bands above and below differ, in one sense along nearly all of the width.
- * The largest step anywhere is not one: a boat's edge or a strip along the bottom divides nothing. Null where nothing does.
+ * A horizontal division: the height at which the bands above and below differ, in one sense along nearly all of the
+ * width.
+ * The largest step anywhere is not one: a boat's edge or a strip along the bottom divides nothing. Null where nothing
+ * does.
  */
 export function horizonOf(planes: Planes): number | null {
   const { width, height } = fitWithin(planes.width, planes.height, HORIZON_EDGE)
@@ -52,9 +59,9 @@ export function horizonOf(planes: Planes): number | null {
 }
 
 /**
- * Whether the step is at one height across the picture, or on one slanting line: the edge of a table or the sea is, a ridge,
- * a hedge or a sky that grows light is not. In each column the steepest place near the division is found; the line is laid
- * through the middles of the two outer thirds, and half the columns must lie close to it.
+ * Whether the step is at one height across the picture, or on one slanting line: the edge of a table or the sea is, a
+ * ridge, a hedge or a sky that grows light is not. In each column the steepest place near the division is found; the
+ * line is laid through the middles of the two outer thirds, and half the columns must lie close to it.
  */
 function isStraight({ sums, counts, width, band }: Columns, at: number, height: number): boolean {
   const value = (x: number, y: number): number | null => {

@@ -36,7 +36,7 @@ const AROUND_SHARE = 0.03
 /** The rim that counts with the focal area, as a share of the diagonal. */
 export const RIM_SHARE = 0.02
 
-/** Connected areas of a mask with a label for each pixel, largest first; specks and masks made of specks alone are left out. */
+/** Connected areas of a mask with a label for each pixel, largest first; specks, and masks of specks, are left out. */
 function patchesOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Components {
   if (total < SPECK * count) return { labels: new Int32Array(0), list: [] }
   const { labels, list } = componentsOf(inside, { width, height, most: MOST_SPOTS })

@@ -50,7 +50,10 @@ function tableBin(table: Uint16Array, a: number, b: number): number {
   return table[octant * 4097 + (((steep ? x / y : y / x) * 4096) | 0)]
 }
 
-/** Histograms already made, kept as long as the planes they are of: the report, the lenses and the wheel read the same one. */
+/**
+ * Histograms already made, kept as long as the planes they are of: the report, the lenses and the wheel read the same
+ * one.
+ */
 const made = new WeakMap<Planes, Map<WheelName, HueHistogram>>()
 
 /** The histogram of a picture on a wheel. @param raster the raster of the planes. */

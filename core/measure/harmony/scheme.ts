@@ -79,7 +79,10 @@ export function fitAt(name: SectorScheme, weight: Float64Array, rotation: number
   }
 }
 
-/** Coloured weight inside a scheme's sectors at each whole rotation: no sectors overlap, so each is a difference of running sums. */
+/**
+ * Coloured weight inside a scheme's sectors at each whole rotation: no sectors overlap, so each is a difference of
+ * running sums.
+ */
 function coverageAt({ sectors }: Scheme, weight: Float64Array): Float64Array {
   const running = new Float64Array(1081)
   for (let i = 0; i < 1080; i++) running[i + 1] = running[i] + weight[i % 360]

@@ -1,6 +1,6 @@
 /**
- * What counts as vivid. Chroma over 0.15 is; but blue-greens of sRGB end at 0.15 where a blue goes on to 0.31, so a colour
- * is vivid too when it has seven tenths of the most that its own hue can have on a screen.
+ * What counts as vivid. Chroma over 0.15 is; but blue-greens of sRGB end at 0.15 where a blue goes on to 0.31, so a
+ * colour is vivid too when it has seven tenths of the most that its own hue can have on a screen.
  */
 import { chromaOf } from '../../colour/oklab'
 import { hueOf, wrapDegrees } from '../../numeric/angle'

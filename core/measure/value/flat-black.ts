@@ -1,6 +1,6 @@
 /**
- * Flat black: black without a colour and without a mark in it, in a patch of some size. A dark navy or a brown is a colour,
- * and a dark full of strokes is not flat; the share of near-black pixels (`nearBlack`) counts both.
+ * Flat black: black without a colour and without a mark in it, in a patch of some size. A dark navy or a brown is a
+ * colour, and a dark full of strokes is not flat; the share of near-black pixels (`nearBlack`) counts both.
  */
 import { round3 } from '../../numeric/round'
 import { boxPlane } from '../../picture/blur'
@@ -18,7 +18,10 @@ const NEARBY = 3
 const PATCH = 0.002
 const MOST = 6
 
-/** 1 where black is flat; patches too small to be seen are still in it. Evenness is that of the dark alone: it ends at its edge. */
+/**
+ * 1 where black is flat; patches too small to be seen are still in it. Evenness is that of the dark alone: it ends at
+ * its edge.
+ */
 export const flatBlackMask = perPlanes(({ value, chroma, mask, width, height }: Planes): Uint8Array => {
   const dark = new Float32Array(value.length),
     sum = new Float32Array(value.length),
@@ -48,7 +51,9 @@ const HOLE = { value: 18, share: 0.5 } as const
 
 const NONE: FlatBlack = { share: 0, holes: 0, patches: [] }
 
-/** Labels of the patches that end at something light: holes in the picture, where others are the deep end of its darks. */
+/**
+ * Labels of the patches that end at something light: holes in the picture, where others are the deep end of its darks.
+ */
 function holesOf(labels: Int32Array, { value, mask, width, height }: Planes): ReadonlySet<number> {
   const step = Math.max(2, Math.round((AROUND * Math.max(width, height)) / WORKING_EDGE)),
     light = new Map<number, number>(),
@@ -72,7 +77,9 @@ function holesOf(labels: Int32Array, { value, mask, width, height }: Planes): Re
   return new Set([...all].filter(([label, n]) => (light.get(label) ?? 0) >= HOLE.share * n).map(([label]) => label))
 }
 
-/** @param nearBlack share of pixels that are nearly black: where that is less than a patch there is nothing to look for. */
+/**
+ * @param nearBlack share of pixels that are nearly black: where that is less than a patch there is nothing to look for.
+ */
 export function flatBlackOf(planes: Planes, nearBlack: number): FlatBlack {
   if (nearBlack < PATCH) return NONE
   const { width, height, count } = planes

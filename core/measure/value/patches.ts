@@ -35,7 +35,10 @@ function patchesOf(inside: Uint8Array, planes: Planes): Patch[] {
 
 export const flatBlackPatches = (planes: Planes): Patch[] => patchesOf(flatBlackMask(planes), planes)
 
-/** Hues of the mixed blacks offered, OKLCH degrees: warm by brown and wine, cool by blue and green. Common practice, no source. */
+/**
+ * Hues of the mixed blacks offered, OKLCH degrees: warm by brown and wine, cool by blue and green. Common practice, no
+ * source.
+ */
 const WARM_HUES = [55, 25, 5] as const
 const COOL_HUES = [260, 285, 170] as const
 /** Chroma a dark can carry and still be read as black. */

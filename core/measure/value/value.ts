@@ -35,7 +35,9 @@ export function rangeVerdict(
 /** A high key has few darks, a low key few lights: this share of the picture at most. Our choice: less is an accent. */
 const FEW = 0.1
 
-/** The median alone would call a night with a bright half low. @param dark share under L* 33.3. @param light over 66.7. */
+/**
+ * The median alone would call a night with a bright half low. @param dark share under L* 33.3. @param light over 66.7.
+ */
 export function keyOf(median: number, { dark, light }: { readonly dark: number; readonly light: number }): Key {
   if (median < 40 && light <= FEW) return 'low'
   return median > 60 && dark <= FEW ? 'high' : 'middle'

@@ -1,4 +1,7 @@
-/** Hand-ins painted in flat fields: the painter's anchors, greys of a given L*, mixtures of a given lightness and strength. */
+/**
+ * Hand-ins painted in flat fields: the painter's anchors, greys of a given L*, mixtures of a given lightness and
+ * strength.
+ */
 import { convertValueToLuminance } from '../../colour/lab'
 import { convertOklabToLinear } from '../../colour/oklab'
 import type { Rgb } from '../../colour/srgb'
@@ -80,7 +83,9 @@ export const EVEN = [0.34, 0.33, 0.33],
   LED = [0.6, 0.3, 0.1],
   LED_TOO = [0.1, 0.3, 0.6]
 
-/** Five materials in light over their shadows. @param shadow of a material's step: lightness and how its colour turns. */
+/**
+ * Five materials in light over their shadows. @param shadow of a material's step: lightness and how its colour turns.
+ */
 export function lit(shadow: (i: number) => { light: number; turn: readonly [number, number] }): Raster {
   const steps = [0, 2, 4, 8, 10]
   const material = (step: number): readonly [number, number, number] => {

@@ -2,7 +2,7 @@ import { addressChangeSchema } from '../../../shared/account'
 import { body } from '../../http/body'
 import { route } from '../../http/route'
 import { clientAddress } from '../../http/sender'
-import { askAddress } from '../../services/entering'
+import { askAddress } from '../../services/entering/entering'
 
 /** A link is mailed to the new address. */
 export default route(

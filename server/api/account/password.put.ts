@@ -3,7 +3,7 @@ import { body } from '../../http/body'
 import { route } from '../../http/route'
 import { browserOf, clientAddress } from '../../http/sender'
 import { beginSession } from '../../http/session'
-import { changePassword } from '../../services/accounts'
+import { changePassword } from '../../services/entering/accounts'
 
 /** Passwords are looked at in turn, so this may take longer than other requests. */
 export default route(

@@ -2,8 +2,8 @@ import { passwordAgainSchema } from '../../../shared/account'
 import { body } from '../../http/body'
 import { route } from '../../http/route'
 import { clientAddress } from '../../http/sender'
-import { refuseWrongPassword } from '../../services/accounts'
-import { beginStep } from '../../services/second-step'
+import { refuseWrongPassword } from '../../services/entering/accounts'
+import { beginStep } from '../../services/entering/second-step'
 
 /** A secret to be read into a device, on the word of the password. Nothing changes until its code is given. */
 export default route(

@@ -1,5 +1,5 @@
 import { route } from '../../http/route'
-import { loadDemo } from '../../services/demo'
+import { loadDemo } from '../../services/house/demo'
 
 export default route('owner', async ({ account }) => {
   await loadDemo(account.id)

@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
-import { readHouse } from '../../services/house'
+import { readHouse } from '../../services/house/house'
 
 export default route('owner', () => readHouse())

@@ -1,7 +1,7 @@
 import { houseOrdersSchema } from '../../../shared/person'
 import { body } from '../../http/body'
 import { route } from '../../http/route'
-import { orderHouse } from '../../services/house'
+import { orderHouse } from '../../services/house/house'
 
 /** The standing orders. */
 export default route('owner', async ({ event, account }) => {

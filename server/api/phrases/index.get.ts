@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
-import { phrasesOf } from '../../services/phrases'
+import { phrasesOf } from '../../services/critique/phrases'
 
 export default route('staff', async ({ account }) => phrasesOf(account))

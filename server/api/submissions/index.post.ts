@@ -3,7 +3,7 @@ import { AppError } from '../../../shared/errors'
 import { check } from '../../http/check'
 import { PICTURE_FORM, PICTURE_FORM_MS, withForm } from '../../http/form'
 import { route } from '../../http/route'
-import { handIn } from '../../services/handing-in'
+import { handIn } from '../../services/pieces/handing-in'
 
 export default route(
   'learner',

@@ -10,7 +10,7 @@ import { insertBlob } from '../../db/pictures'
 import { db, transaction } from '../../db/pool'
 import { measureStored } from '../../work/workers'
 import { ownAssignment, visibleAssignment } from '../access'
-import { blobsOf, keepPicture, takeApart } from '../handing-in'
+import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
 import { remeasure } from './setting'
 
 export async function writePlan(account: Account, id: number, plan: Plan): Promise<void> {

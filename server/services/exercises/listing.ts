@@ -1,4 +1,6 @@
-/** Exercises as set: a learner's own, those of the classes that somebody helps to teach, and what their checks stand on. */
+/**
+ * Exercises as set: a learner's own, those of the classes that somebody helps to teach, and what their checks stand on.
+ */
 import type { Account } from '../../../shared/account'
 import type { Assignment } from '../../../shared/assignment'
 import { AppError } from '../../../shared/errors'

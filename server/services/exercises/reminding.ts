@@ -1,4 +1,7 @@
-/** A word through the outbox two days before an exercise is due, to who has not handed it in; and a file for their calendar. */
+/**
+ * A word through the outbox two days before an exercise is due, to who has not handed it in; and a file for their
+ * calendar.
+ */
 import { createEvent } from 'ics'
 import { exerciseSet } from '../../../core/exercise'
 import type { Account } from '../../../shared/account'
@@ -7,7 +10,7 @@ import { claimDueSoon } from '../../db/assignments'
 import { transaction } from '../../db/pool'
 import { settings } from '../../settings'
 import { visibleAssignment } from '../access'
-import { tellExercise } from '../mail'
+import { tellExercise } from '../mail/mail'
 
 /** Reminds of everything that is due soon. @returns how many were reminded. */
 export async function remindDue(): Promise<number> {

@@ -10,9 +10,9 @@ import { listMembers } from '../../db/memberships'
 import { db, transaction } from '../../db/pool'
 import { assignmentTo, inClass, setTo } from '../access'
 import { askAgain } from '../../db/measurements'
-import { tellExercise } from '../mail'
+import { tellExercise } from '../mail/mail'
 import { ownOf } from './own'
-import { wakeMeasuring } from '../measuring'
+import { wakeMeasuring } from '../pieces/measuring'
 
 /** The key colours of so many: their own choice, one for all, or a different one each. */
 function huesFor(key: SetInput['key'], people: number): (number | null)[] {
@@ -20,7 +20,10 @@ function huesFor(key: SetInput['key'], people: number): (number | null)[] {
   return new Array<number | null>(people).fill(key === 'own' ? null : key)
 }
 
-/** @returns the number of what was set. @throws AppError not-found, not-allowed, archived; invalid for somebody who is no learner of the class. */
+/**
+ * @returns the number of what was set. @throws AppError not-found, not-allowed, archived; invalid for somebody who is
+ * no learner of the class.
+ */
 export async function setExercise(account: Account, classId: number, input: SetInput): Promise<number> {
   await inClass(account, classId, 'release')
   const learners = new Set((await listMembers(db(), classId)).filter(m => m.role === 'learner').map(m => m.account.id))
@@ -98,7 +101,10 @@ export async function confirmReached(account: Account, id: number, now: Date): P
   return reached.length
 }
 
-/** The checks measure; the instructor accepts, also against them, or asks for it again. @throws AppError invalid when nothing came back. */
+/**
+ * The checks measure; the instructor accepts, also against them, or asks for it again. @throws AppError invalid when
+ * nothing came back.
+ */
 export async function answerHandIn(
   account: Account,
   id: number,

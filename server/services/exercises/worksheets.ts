@@ -20,7 +20,7 @@ import { printWorksheets, readSheetPhoto } from '../../work/workers'
 import { PRINTING } from '../../work/worksheet/libraries'
 import type { WorksheetAsked } from '../../work/worksheet/print'
 import { assignmentTo, setTo, visibleAssignment } from '../access'
-import { blobsOf, keepPicture, takeApart, type Sizes } from '../handing-in'
+import { blobsOf, keepPicture, takeApart, type Sizes } from '../pieces/handing-in'
 
 interface Printed {
   readonly as: 'pdf' | 'svg'
@@ -112,7 +112,10 @@ async function takeSheet(account: Account, outcome: SheetOutcome, photo: Sizes):
   }
 }
 
-/** @param corners set by hand, fractions of the photograph. @throws AppError in the sender's words when there is no sheet. */
+/**
+ * @param corners set by hand, fractions of the photograph. @throws AppError in the sender's words when there is no
+ * sheet.
+ */
 export async function takeSheets(
   account: Account,
   { file, corners }: { readonly file: string; readonly corners: readonly Point[] | null }

@@ -7,10 +7,10 @@ import { insertMembership } from '../../db/memberships'
 import { db, transaction, type Db } from '../../db/pool'
 import { markForRotation } from '../../db/sessions'
 import { inClass } from '../access'
-import { audit } from '../audit'
-import { makeLink } from '../links'
-import { tellAdded, tellInvited } from '../mail'
-import { freeSignInName } from '../sign-in-names'
+import { audit } from '../house/audit'
+import { makeLink } from '../entering/links'
+import { tellAdded, tellInvited } from '../mail/mail'
+import { freeSignInName } from '../entering/sign-in-names'
 import { planRows, type Planned } from './planning'
 import { readRoster } from './reading'
 
@@ -59,7 +59,10 @@ async function bring(
   return email !== null
 }
 
-/** Takes what is right, all or nothing of it; who is there already stays as they are. Those with an address are mailed their link. */
+/**
+ * Takes what is right, all or nothing of it; who is there already stays as they are. Those with an address are mailed
+ * their link.
+ */
 export async function bringRoster(
   account: Account,
   classId: number,

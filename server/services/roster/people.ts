@@ -12,13 +12,14 @@ import { db, transaction, type Db } from '../../db/pool'
 import { markForRotation } from '../../db/sessions'
 import { settings } from '../../settings'
 import { inClass } from '../access'
-import { audit } from '../audit'
-import { makeLink, pathOf } from '../links'
-import { tellInvited } from '../mail'
+import { audit } from '../house/audit'
+import { makeLink, pathOf } from '../entering/links'
+import { tellInvited } from '../mail/mail'
 
 /**
- * Whether a link that opens an account may be handed on by whoever leads the class: of a learner, who is nothing else in the house,
- * and who never came in, or has no address to be mailed one. Everybody else asks at the door, and is mailed.
+ * Whether a link that opens an account may be handed on by whoever leads the class: of a learner, who is nothing else
+ * in the house, and who never came in, or has no address to be mailed one. Everybody else asks at the door, and is
+ * mailed.
  */
 const mayHand = ({ account, entered }: Member): boolean =>
   account.roles.every(r => r === 'learner') && (!entered || account.email === null)
@@ -99,7 +100,9 @@ export async function renameMember(account: Account, { classId, accountId }: Cha
   await updateName(db(), accountId, name)
 }
 
-/** A link to be handed on, the one that waits or a new one. @throws AppError not-allowed for whoever is mailed theirs. */
+/**
+ * A link to be handed on, the one that waits or a new one. @throws AppError not-allowed for whoever is mailed theirs.
+ */
 export async function handLink(account: Account, { classId, accountId }: Change): Promise<HandedLink> {
   await inClass(account, classId, 'lead')
   return transaction(async connection => {

@@ -1,4 +1,7 @@
-/** A list of people as instructors have them: a table from a school's office, or names one a line. What is wrong is said by row and column. */
+/**
+ * A list of people as instructors have them: a table from a school's office, or names one a line. What is wrong is said
+ * by row and column.
+ */
 import Papa from 'papaparse'
 import { AppError } from '../../../shared/errors'
 import { emailSchema, nameSchema } from '../../../shared/account'

@@ -1,6 +1,6 @@
 /**
- * Files as cameras and programs write them (by sharp, and put together by hand after the formats' specifications), read back by
- * exif-reader and sharp: nothing said beside the picture is left, and the picture is the same to the bit.
+ * Files as cameras and programs write them (by sharp, and put together by hand after the formats' specifications), read
+ * back by exif-reader and sharp: nothing said beside the picture is left, and the picture is the same to the bit.
  */
 import sharp, { type Sharp } from 'sharp'
 import { describe, expect, it } from 'vitest'

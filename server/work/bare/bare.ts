@@ -1,6 +1,7 @@
 /**
- * A picture's file without what it says beside the picture: place, time, camera, program, names, comments, small pictures and
- * whatever hangs behind its end. The coded picture and its colour profile stay bit for bit; of EXIF the way up stays.
+ * A picture's file without what it says beside the picture: place, time, camera, program, names, comments, small
+ * pictures and whatever hangs behind its end. The coded picture and its colour profile stay bit for bit; of EXIF the
+ * way up stays.
  */
 import type { Metadata } from 'sharp'
 import { openPicture } from '../decode'

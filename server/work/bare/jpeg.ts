@@ -1,4 +1,7 @@
-/** A JPEG's own segments and scans, without what programs and cameras say beside them (ITU-T T.81, annex B; JFIF 1.02; ICC.1, annex B.4). */
+/**
+ * A JPEG's own segments and scans, without what programs and cameras say beside them (ITU-T T.81, annex B; JFIF 1.02;
+ * ICC.1, annex B.4).
+ */
 import { orientationExif } from './exif'
 
 const SOI = 0xd8,
@@ -37,7 +40,10 @@ function orientationSegment(orientation: number): Uint8Array {
   return Uint8Array.from([0xff, 0xe1, 0, 2 + words.length + exif.length, ...words, ...exif])
 }
 
-/** @returns the same coded picture; what stands behind its end (a second picture, a film) is left out. @throws RangeError. */
+/**
+ * @returns the same coded picture; what stands behind its end (a second picture, a film) is left out. @throws
+ * RangeError.
+ */
 export function bareJpeg(bytes: Uint8Array, orientation: number): Uint8Array[] {
   const parts: Uint8Array[] = []
   for (let at = 2; at + 1 < bytes.length;) {

@@ -25,7 +25,9 @@ interface Entry {
   readonly value: Buffer
 }
 
-/** @returns null for a TIFF of a kind that cannot be written anew like this: big ones, and those of the old JPEG kind. */
+/**
+ * @returns null for a TIFF of a kind that cannot be written anew like this: big ones, and those of the old JPEG kind.
+ */
 export function bareTiff(bytes: Uint8Array): Uint8Array[] | null {
   const view = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength),
     little = view[0] === 0x49

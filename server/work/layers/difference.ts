@@ -8,7 +8,10 @@ export interface Cut {
   readonly y: number
 }
 
-/** @param reach outside of which nothing differs. @returns null when nothing differs at all. Laid over `before`, the cut gives `after` exactly where both are opaque. */
+/**
+ * @param reach outside of which nothing differs. @returns null when nothing differs at all. Laid over `before`, the cut
+ * gives `after` exactly where both are opaque.
+ */
 export function differenceOf(before: Raster, after: Raster, reach: Reach): Cut | null {
   const { width, height } = before,
     from = wordsOf(before.data),

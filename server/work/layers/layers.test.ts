@@ -44,7 +44,8 @@ const corrections: LayeredCorrection[] = [
 const pixels = async (png: Uint8Array): Promise<Raster> => decodeFull(png)
 
 describe('the layered file', () => {
-  // OpenRaster specification, baseline: mimetype first, stored, without an extra field; stack.xml, mergedimage.png, Thumbnails/thumbnail.png of at most 256 pixels.
+  // OpenRaster specification, baseline: mimetype first, stored, without an extra field; stack.xml, mergedimage.png,
+  // Thumbnails/thumbnail.png of at most 256 pixels.
   it("has the baseline's parts where a reader looks for them", async () => {
     const shares: number[] = [],
       file = await openRaster(raster, corrections, share => shares.push(share)),
@@ -118,7 +119,8 @@ it('the exported picture, measured again, reads what the bench read after the tr
 })
 
 it("the export of a picture larger than the bench measures reads the same as the bench, to the report's rounding", async () => {
-  // Soft forms of 2400 × 1800 under a grain: the bench reads them at 1024, with the trial; the export is every pixel with the trial, reduced afterwards.
+  // Soft forms of 2400 × 1800 under a grain: the bench reads them at 1024, with the trial; the export is every pixel
+  // with the trial, reduced afterwards.
   const coarse = Buffer.from(Array.from({ length: 24 * 18 * 3 }, () => 60 + Math.floor(140 * random())))
   const soft = await sharp(coarse, { raw: { width: 24, height: 18, channels: 3 } })
     .resize(2400, 1800, { kernel: 'cubic', fit: 'fill' })

@@ -116,8 +116,8 @@ async function lay({
 }
 
 /**
- * The open layered file: marks above trials above the original, what they look like together, and a thumbnail. Each layer is
- * written while the next is worked out; it is the writing that the file then waits for.
+ * The open layered file: marks above trials above the original, what they look like together, and a thumbnail. Each
+ * layer is written while the next is worked out; it is the writing that the file then waits for.
  */
 export async function openRaster(
   original: Raster,

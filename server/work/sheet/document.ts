@@ -1,4 +1,7 @@
-/** The critique sheet as the PDF writer takes it: picture with marks, before and after, what was read, the words, the exercise. */
+/**
+ * The critique sheet as the PDF writer takes it: picture with marks, before and after, what was read, the words, the
+ * exercise.
+ */
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { parseRich } from '../../../core/critique/rich'
 import type { Reading } from '../../../core/critique/reading'
@@ -140,7 +143,10 @@ function findingsContent(words: SheetWords, pictures: SheetPictures, across: num
   return [{ columns, columnGap: gap, margin: [0, 6, 0, 2], unbreakable: true }]
 }
 
-/** The values with their range and the colours on the wheel. @param laid beside an upright picture there is room for one under the other. */
+/**
+ * The values with their range and the colours on the wheel. @param laid beside an upright picture there is room for one
+ * under the other.
+ */
 function chartsContent({ report, counts }: SheetPictures, laid: 'row' | 'column'): Content[] {
   const width = 140
   const charts: { readonly stack: Content[]; readonly width: number }[] = []

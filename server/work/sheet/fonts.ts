@@ -1,6 +1,6 @@
 /**
- * The shipped typefaces as the PDF writer takes them: static .woff files, latin and extended latin apart, as the packages
- * have them. Text is set in runs, each in the file that has its letters.
+ * The shipped typefaces as the PDF writer takes them: static .woff files, latin and extended latin apart, as the
+ * packages have them. Text is set in runs, each in the file that has its letters.
  */
 import type { ContentText, TFontDictionary } from 'pdfmake/interfaces'
 import { copyFileSync, mkdirSync } from 'node:fs'

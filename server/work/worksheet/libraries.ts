@@ -1,11 +1,17 @@
-/** What draws and finds the printed marks of worksheets: libraries, given to the core, which imports nothing from outside itself. */
+/**
+ * What draws and finds the printed marks of worksheets: libraries, given to the core, which imports nothing from
+ * outside itself.
+ */
 import aruco from 'js-aruco2/src/aruco.js'
 import encodeQR from 'qr'
 import decodeQR from 'qr/decode.js'
 import type { Printing } from '../../../core/exercise/worksheet/svg'
 import type { Seeing } from '../../../core/exercise/reader/seeing'
 
-/** 6 × 6 bits, any two at least 12 apart. S. Garrido-Jurado et al., "Generation of fiducial marker dictionaries using mixed integer linear programming", Pattern Recognition 51, 2016. */
+/**
+ * 6 × 6 bits, any two at least 12 apart. S. Garrido-Jurado et al., "Generation of fiducial marker dictionaries using
+ * mixed integer linear programming", Pattern Recognition 51, 2016.
+ */
 const DICTIONARY = 'ARUCO_MIP_36h12'
 /** Of 36 bits: with five wrong ones markers are still told apart. */
 const WRONG_BITS = 5

@@ -6,7 +6,9 @@ import type { Reading } from '~~/core/critique/reading'
 import { useBenchPicture } from '~/composables/usePicture'
 import type { Area } from '~~/core/picture/area'
 
-/** The areas drawn on this piece, shared by all stations: and the reading of the one that is drawn or reshaped, live. */
+/**
+ * The areas drawn on this piece, shared by all stations: and the reading of the one that is drawn or reshaped, live.
+ */
 const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),

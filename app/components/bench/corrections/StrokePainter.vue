@@ -8,7 +8,10 @@ import { anchorAt } from '~~/core/wheel/wheel'
 import { stepWords } from '~~/core/critique/words'
 import { useBenchPicture } from '~/composables/usePicture'
 
-/** A few strokes painted over the picture to show what is meant: one colour at a time, from the picture or from the wheel. */
+/**
+ * A few strokes painted over the picture to show what is meant: one colour at a time, from the picture or from the
+ * wheel.
+ */
 const strokes = defineModel<readonly PaintedStroke[]>({ required: true })
 const sight = useSightStore(),
   pencil = usePencilStore()

@@ -4,7 +4,9 @@ import type { HouseStandards } from '~~/core/critique/standards'
 import { standardsSchema } from '~~/shared/standards'
 import { SCHOOLS, STANDARD_FIELDS, shownStandard, storedStandard, type StandardField } from '~/utils/standardFields'
 
-/** The house standards of a class: every threshold with its meaning, the schools, and the way back to the shipped ones. */
+/**
+ * The house standards of a class: every threshold with its meaning, the schools, and the way back to the shipped ones.
+ */
 const props = defineProps<{ classId: number; className: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const open = defineModel<boolean>({ required: true })

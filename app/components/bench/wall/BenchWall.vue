@@ -8,7 +8,10 @@ import { useHand } from '~/wall/useHand'
 import { useKeyboardHand } from '~/wall/useKeyboardHand'
 import type { Point } from '~~/shared/notes'
 
-/** The wall: the picture on its ground, seen through the lens, with the areas and marks drawn over it; beside it the reference, if asked for. */
+/**
+ * The wall: the picture on its ground, seen through the lens, with the areas and marks drawn over it; beside it the
+ * reference, if asked for.
+ */
 const emit = defineEmits<{ point: [at: Point | null]; open: [correction: number] }>()
 const bench = useBenchStore(),
   sight = useSightStore(),

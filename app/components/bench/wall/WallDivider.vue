@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { WallFrame } from '~/wall/frame'
 
-/** One line across the wall: left of it the picture as it is, right of it what is looked at, lens, trial or reference. Dragged, or moved by arrows. */
+/**
+ * One line across the wall: left of it the picture as it is, right of it what is looked at, lens, trial or reference.
+ * Dragged, or moved by arrows.
+ */
 const props = defineProps<{ frame: WallFrame; width: number }>()
 const sight = useSightStore(),
   wall = useWallStore()

@@ -11,7 +11,10 @@ import { CASING, filledLine, INK, labelOf, markLinesOf, outlineOf } from '~/wall
 import { shapedBy } from '~/wall/shape'
 import { usePlaces } from '~/wall/usePlaces'
 
-/** What is drawn over the picture: areas, the one being drawn or reshaped, places a reading points at, picked samples, corrections. */
+/**
+ * What is drawn over the picture: areas, the one being drawn or reshaped, places a reading points at, picked samples,
+ * corrections.
+ */
 const props = defineProps<{ frame: WallFrame; top: number; cross: Point | null }>()
 const emit = defineEmits<{ open: [correction: number] }>()
 const bench = useBenchStore(),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { hexOfLinear } from '~~/core/colour/srgb'
+import { pathOf, pointAt, sectorPath } from '~~/core/export/drawing'
 import { strongAt } from '~~/core/exercise/worksheet/mixtures'
 import type { SectorScheme } from '~~/core/wheel/schemes'
 import type { WheelName } from '~~/core/wheel/steps'
@@ -8,12 +9,7 @@ import { stepAt } from '~~/core/wheel/wheel'
 /** The class's wheel: a step is pressed to be the key colour; the scheme's others are pointed at. */
 const props = defineProps<{ wheel: WheelName; scheme: SectorScheme; fixed: boolean }>()
 const hue = defineModel<number>({ required: true })
-const R = 78,
-  INNER = 46
-const point = (deg: number, r: number): string => {
-  const turn = (deg * Math.PI) / 180
-  return `${(r * Math.sin(turn)).toFixed(2)} ${(-r * Math.cos(turn)).toFixed(2)}`
-}
+const RING = { x: 0, y: 0, outer: 78, inner: 46 }
 const steps = computed(() =>
   Array.from({ length: 12 }, (_, i) => {
     const at = 30 * i
@@ -21,7 +17,7 @@ const steps = computed(() =>
       at,
       name: stepAt(props.wheel, at),
       hex: hexOfLinear(strongAt(props.wheel, at)),
-      path: `M${point(at - 15, R)}A${R} ${R} 0 0 1 ${point(at + 15, R)}L${point(at + 15, INNER)}A${INNER} ${INNER} 0 0 0 ${point(at - 15, INNER)}Z`
+      path: sectorPath(RING, at - 15, at + 15)
     }
   })
 )
@@ -45,7 +41,7 @@ const choices = computed(() => steps.value.map(s => ({ key: `${s.at}`, label: s.
       <path
         v-for="(c, i) in colours"
         :key="c.position"
-        :d="`M0 0L${point(c.position, INNER - 4)}`"
+        :d="pathOf('M', 0, 0, 'L', ...pointAt(RING, c.position, RING.inner - 4))"
         :class="i === 0 ? 'key' : 'other'"
       />
     </svg>

@@ -3,7 +3,9 @@ import { careFor } from '~~/core/exercise/care'
 import { exerciseSet, PLAIN_SETTINGS, type ExerciseKey } from '~~/core/exercise'
 import type { OwnListed } from '~~/shared/own-exercise'
 
-/** One exercise of the shelf, or one's own: what it trains, how it is done, what is checked, its sheet; and setting it. */
+/**
+ * One exercise of the shelf, or one's own: what it trains, how it is done, what is checked, its sheet; and setting it.
+ */
 const props = defineProps<{ exercise: ExerciseKey; own: OwnListed | null }>()
 const emit = defineEmits<{ set: []; adapt: [] }>()
 const session = useSessionStore()

@@ -17,14 +17,16 @@ const titleOf = computed(() => {
 })
 const all = computed(() => set.value?.assignments.filter(a => !a.withdrawnAt) ?? [])
 const handedIn = computed(() => all.value.filter(a => a.handIn))
-const order = ref<string | null>('date')
+/** Null until it is chosen: then by what shows most, the second check where there is one. */
+const chosen = ref<string | null>(null)
 const orders = computed(() => {
   const first = all.value[0]
   const checks = first ? checksOf(first, first.settings, false) : []
   return [...checks.map(c => ({ key: c.id, label: c.name })), { key: 'date', label: 'date' }]
 })
-watch(orders, now => {
-  if (order.value === 'date' && now.length > 1) order.value = now[Math.min(1, now.length - 2)]!.key
+const order = computed({
+  get: () => chosen.value ?? orders.value[Math.max(0, Math.min(1, orders.value.length - 2))]!.key,
+  set: key => (chosen.value = key)
 })
 const resultOf = (a: Assignment, check: string | null) => a.handIn?.checks?.find(c => c.id === check) ?? null
 const hung = computed(() =>

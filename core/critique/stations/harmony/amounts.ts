@@ -14,7 +14,10 @@ const WHY = {
     'A colour looks strong beside a quiet one. When everything is saturated nothing is; when nothing is, the picture has no voice.'
 }
 
-/** So nearly equal amounts are a fault where the colours are strong (median chroma); up to the standard it is for the critic to say. */
+/**
+ * So nearly equal amounts are a fault where the colours are strong (median chroma); up to the standard it is for the
+ * critic to say.
+ */
 const EQUAL = 1.2,
   STRONG = 0.06
 
@@ -140,8 +143,8 @@ export function saturationReading(
       points: spots.map((s, i) => ({ x: s.x, y: s.y, label: String(i + 1) }))
     }
   }
-  // One quiet colour throughout may be a plan; in a picture of greys it is the plan. A small strong other one is the accent,
-  // and so is a strong light in a full range.
+  // One quiet colour throughout may be a plan; in a picture of greys it is the plan. A small strong other one is the
+  // accent, and so is a strong light in a full range.
   const families = isMeasured(harmony.families) ? harmony.families : []
   if (families.slice(1).some(f => f.area >= ACCENT_SEEN && f.chroma > families[0].chroma)) return null
   if (

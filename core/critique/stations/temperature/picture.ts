@@ -34,7 +34,9 @@ function materialSentence(light: LightSection, standard: number): string | null 
   return `${way}: ${list(seen.map(m => m.name))} ${seen.length > 1 ? 'are' : 'is'} ${Math.round(Math.abs(mean))} ${mean > 0 ? 'warmer' : 'cooler'} in the light than in the shade.`
 }
 
-/** The colour of things is not the colour of light: unless the two ends differ in sign, only which is warmer is said. */
+/**
+ * The colour of things is not the colour of light: unless the two ends differ in sign, only which is warmer is said.
+ */
 function endsSentence({ lights, darks, lightMinusDark }: TemperatureSection, standard: number): string | null {
   if (Math.abs(lightMinusDark) < standard) return null
   const light = sideOf(lights),

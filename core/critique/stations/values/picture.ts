@@ -41,7 +41,8 @@ export function rangeReading(value: ValueSection, { range }: HouseStandards): Re
         ? `The range is just under ${verdict === 'narrow' ? 'moderate' : 'full'}: ${steps(value.range)} steps, where ${bound} are wanted.${missing(value)}`
         : `The range is ${verdict}: ${steps(value.range)} steps, where a full one has ${range.full} or more.${missing(value)}`
   const push = value.darkest > 100 - value.lightest ? 'the darkest dark down' : 'the lightest light up'
-  // A picture all in its lights or all in its darks may mean it: mist, snow, night. A moderate range is no fault by itself.
+  // A picture all in its lights or all in its darks may mean it: mist, snow, night. A moderate range is no fault by
+  // itself.
   const meant = value.key !== 'middle' && value.range >= MEANT,
     lacks = missing(value) !== '' && value.key === 'middle'
   return {
@@ -100,7 +101,10 @@ export function groupsReading(value: ValueSection): Reading | null {
   }
 }
 
-/** In a picture that is dark as a whole black is where the dark ends; in a light one it is a hole. So much more of it is let pass. */
+/**
+ * In a picture that is dark as a whole black is where the dark ends; in a light one it is a hole. So much more of it is
+ * let pass.
+ */
 const NIGHT = 2,
   DARK = 0.5
 /** Over its bound by this it is a fault, up to there a question. */

@@ -8,7 +8,10 @@ import { capital, isPlural, steps } from '../../words'
 
 const WHY = 'A shape is seen when its value differs from what lies around it. Hue alone does not lift it at a distance.'
 
-/** Steps of value that a shape is asked to come away by: more than it takes not to merge. @param merge the house's standard. */
+/**
+ * Steps of value that a shape is asked to come away by: more than it takes not to merge. @param merge the house's
+ * standard.
+ */
 export const wantedSeparation = (merge: number): number => Math.max(15, merge)
 
 /** @param what the area's name as the instructor gave it, e.g. "the boat". */

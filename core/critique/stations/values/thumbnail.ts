@@ -6,7 +6,10 @@ import { percent } from '../../words'
 const WHY =
   'From across the room only the big masses are left. What the picture loses at the size of a stamp was carried by detail.'
 
-/** Share of the value variance left at 160 pixels: under the first, detail eats the picture; from the second on, it reads well. */
+/**
+ * Share of the value variance left at 160 pixels: under the first, detail eats the picture; from the second on, it
+ * reads well.
+ */
 const EATEN = 0.6,
   READS = 0.9
 

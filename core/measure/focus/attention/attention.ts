@@ -58,7 +58,10 @@ function gathered(map: Plane): Plane {
   return map
 }
 
-/** A display is made of its items: nearly all contrast lies at them. Waves beside a boat are many alike too, but no display. */
+/**
+ * A display is made of its items: nearly all contrast lies at them. Waves beside a boat are many alike too, but no
+ * display.
+ */
 const MADE_OF = { least: 0.6, all: 0.85 } as const
 
 /** How far the contrast of a picture is that of its items, 0–1. */

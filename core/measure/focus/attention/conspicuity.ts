@@ -72,7 +72,10 @@ export function conspicuityOf(f: Features): ChannelPlanes {
   }
 }
 
-/** How much a contrast of one weighs against value, and what is hardly seen of it. Our choice, from the OKLab just-noticeable step. */
+/**
+ * How much a contrast of one weighs against value, and what is hardly seen of it. Our choice, from the OKLab
+ * just-noticeable step.
+ */
 const WEIGHT: Readonly<Record<Channel, number>> = { value: 1, chroma: 2.2, hue: 2.2, detail: 1, orientation: 0.25 }
 const FAINT: Readonly<Record<Channel, number>> = {
   value: 0.03,

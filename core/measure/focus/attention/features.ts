@@ -31,8 +31,8 @@ export interface Features {
 }
 
 /**
- * Area mean of a plane over the measured pixels of each cell. Clear cells take what lies around them: what a transparent
- * border or a margin cuts off is not an edge.
+ * Area mean of a plane over the measured pixels of each cell. Clear cells take what lies around them: what a
+ * transparent border or a margin cuts off is not an edge.
  */
 function covered(source: Float32Array, planes: Planes, cover: Plane): Plane {
   const { width, height } = cover

@@ -1,6 +1,6 @@
 /**
- * Where on the picture a contrast counts. The eye is not drawn to where a picture is cut off, and looks a little more at the
- * middle than at the corners (B. W. Tatler, Journal of Vision 7(14), 2007, on the central fixation bias).
+ * Where on the picture a contrast counts. The eye is not drawn to where a picture is cut off, and looks a little more
+ * at the middle than at the corners (B. W. Tatler, Journal of Vision 7(14), 2007, on the central fixation bias).
  */
 import { createPlane, type Plane } from '../../../picture/plane'
 

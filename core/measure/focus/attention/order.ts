@@ -4,12 +4,15 @@ import type { Peak } from '../../report'
 
 /** Places nearer to each other in strength than this share the first look: no order between them is claimed. */
 export const SHARED = 1.15
-/** Width of the preference for the middle that decides between equals, in half diagonals (B. W. Tatler, as in `inward.ts`). */
+/**
+ * Width of the preference for the middle that decides between equals, in half diagonals (B. W. Tatler, as in
+ * `inward.ts`).
+ */
 const MIDDLE = 0.5
 
 /**
- * Of places that share the first look the one nearer the middle is named first. What little one has over the other is lent to
- * it, so that strengths still fall along the list.
+ * Of places that share the first look the one nearer the middle is named first. What little one has over the other is
+ * lent to it, so that strengths still fall along the list.
  */
 export function equalsFromTheMiddle(
   peaks: readonly Peak[],

@@ -103,15 +103,17 @@ function unionOf(p: Extent, q: Extent): Extent {
   return { x, y, w: Math.max(p.x + p.w, q.x + q.w) - x, h: Math.max(p.y + p.h, q.y + q.h) - y }
 }
 
-/** Whether two peaks are of one thing of several colours, as a window and its frame: one lies within the other's reach. */
+/**
+ * Whether two peaks are of one thing of several colours, as a window and its frame: one lies within the other's reach.
+ */
 const isPartOf = (peak: Peak, of: Peak): boolean =>
   (holds(of.extent, peak) || holds(peak.extent, of)) && areaOf(unionOf(of.extent, peak.extent)) < THING
 
 const rounded = ({ x, y, w, h }: Extent): Extent => ({ x: round3(x), y: round3(y), w: round3(w), h: round3(h) })
 
 /**
- * Shares adding to 1: each channel's contrast against how much of it there is anywhere in this picture, since only what is
- * unusual here draws the eye; among alike items, what makes this one odd.
+ * Shares adding to 1: each channel's contrast against how much of it there is anywhere in this picture, since only what
+ * is unusual here draws the eye; among alike items, what makes this one odd.
  */
 function causesAt({ map, items, channels, spread, uniqueness }: Attention, at: number): Causes {
   const item = items.list.findIndex(c => items.labels[at] > 0 && c.label === items.labels[at])

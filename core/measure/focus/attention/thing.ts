@@ -1,4 +1,6 @@
-/** The thing that a peak of attention belongs to: a region of like colour and value, or an item apart from its ground. */
+/**
+ * The thing that a peak of attention belongs to: a region of like colour and value, or an item apart from its ground.
+ */
 import type { Plane } from '../../../picture/plane'
 import { nameOf } from '../../../colour/names'
 import type { Extent } from '../../report'

@@ -2,6 +2,7 @@
  * How unlike the others each item is, per channel, in robust deviations: the distance from the
  * median item over the median such distance (P. Rousseeuw and C. Croux, JASA 88, 1993, on the MAD).
  */
+import { medianOf } from '../../../numeric/median'
 import type { Channel } from './conspicuity'
 import type { Item } from './items'
 
@@ -38,15 +39,9 @@ const FEW = 3,
 
 const CHANNEL_NAMES = ['value', 'chroma', 'hue', 'detail', 'orientation'] as const
 
-function median(values: readonly number[]): number {
-  const sorted = Float64Array.from(values).sort(),
-    half = sorted.length >> 1
-  return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2
-}
-
 /** Distance of each item from the median item, by channel. */
 function distances(items: readonly Item[]): Record<Channel, number[]> {
-  const middle = (of: (item: Item) => number): number => median(items.map(of))
+  const middle = (of: (item: Item) => number): number => medianOf(items.map(of))
   const value = middle(i => i.value),
     chroma = middle(i => i.chroma),
     a = middle(i => i.a),
@@ -67,7 +62,10 @@ function distances(items: readonly Item[]): Record<Channel, number[]> {
 export function uniquenessOf(items: readonly Item[]): Uniqueness {
   if (items.length < FEW) return { oddness: [], total: [], alike: 0 }
   const apart = distances(items)
-  const typical = Object.fromEntries(CHANNEL_NAMES.map(name => [name, median(apart[name])])) as Record<Channel, number>
+  const typical = Object.fromEntries(CHANNEL_NAMES.map(name => [name, medianOf(apart[name])])) as Record<
+    Channel,
+    number
+  >
   const oddness = items.map(
     (_, i) =>
       Object.fromEntries(
@@ -85,7 +83,9 @@ export function uniquenessOf(items: readonly Item[]): Uniqueness {
   }
 }
 
-/** A display is alike in most of what it could differ in: value, chroma, hue and size, the least alike of them let be. */
+/**
+ * A display is alike in most of what it could differ in: value, chroma, hue and size, the least alike of them let be.
+ */
 function displayOf(likeness: Readonly<Record<Channel, number>>): number {
   const [, ...others] = [likeness.value, likeness.chroma, likeness.hue, likeness.detail].sort((p, q) => p - q)
   return others.reduce((product, one) => product * one, 1)

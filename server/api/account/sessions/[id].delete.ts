@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../http/route'
-import { endOne } from '../../../services/accounts'
+import { endOne } from '../../../services/entering/accounts'
 
 export default route('account', async ({ event, account }) => {
   await endOne(account, idParam(event))

@@ -1,5 +1,5 @@
 import { route } from '../../../http/route'
 import { tokenOf } from '../../../http/session'
-import { sessionsOf } from '../../../services/accounts'
+import { sessionsOf } from '../../../services/entering/accounts'
 
 export default route('account', async ({ event, account }) => sessionsOf(account, (await tokenOf(event))!))

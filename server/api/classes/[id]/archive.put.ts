@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../http/route'
-import { archiveClass } from '../../../services/classes'
+import { archiveClass } from '../../../services/house/classes'
 
 /** Everything in it can be read from now on, and nothing changed. */
 export default route('account', async ({ event, account }) => {

@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../http/route'
-import { changeJoinCode } from '../../../services/classes'
+import { changeJoinCode } from '../../../services/house/classes'
 
 /** Nobody joins by code any more. */
 export default route('account', ({ event, account }) => changeJoinCode(account, idParam(event), false))

@@ -1,4 +1,4 @@
 import { idParam, route } from '../../../http/route'
-import { readClass } from '../../../services/classes'
+import { readClass } from '../../../services/house/classes'
 
 export default route('account', ({ event, account }) => readClass(account, idParam(event)))

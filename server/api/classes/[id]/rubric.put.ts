@@ -1,7 +1,7 @@
 import { rubricSchema } from '../../../../shared/score'
 import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
-import { writeRubric } from '../../../services/standards'
+import { writeRubric } from '../../../services/critique/standards'
 
 export default route('instructor', async ({ event, account }) => {
   await writeRubric(account, idParam(event), await body(event, rubricSchema))

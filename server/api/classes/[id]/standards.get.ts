@@ -1,4 +1,4 @@
 import { idParam, route } from '../../../http/route'
-import { readStandards } from '../../../services/standards'
+import { readStandards } from '../../../services/critique/standards'
 
 export default route('staff', ({ event, account }) => readStandards(account, idParam(event)))

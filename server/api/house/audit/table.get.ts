@@ -1,7 +1,7 @@
 import { setResponseHeader } from 'h3'
 import { route } from '../../../http/route'
 import { db } from '../../../db/pool'
-import { audit, auditTable } from '../../../services/audit'
+import { audit, auditTable } from '../../../services/house/audit'
 
 export default route('owner', async ({ event, account }) => {
   setResponseHeader(event, 'content-type', 'text/csv; charset=utf-8')

@@ -5,7 +5,7 @@ import { body } from '../../../http/body'
 import { route } from '../../../http/route'
 import { browserOf, clientAddress } from '../../../http/sender'
 import { beginSession } from '../../../http/session'
-import { joinAnew } from '../../../services/entering'
+import { joinAnew } from '../../../services/entering/entering'
 
 /** Somebody new joins a class. */
 export default route(

@@ -5,7 +5,7 @@ import { body } from '../../../http/body'
 import { route } from '../../../http/route'
 import { browserOf, clientAddress } from '../../../http/sender'
 import { beginSession } from '../../../http/session'
-import { beginHouse } from '../../../services/entering'
+import { beginHouse } from '../../../services/entering/entering'
 
 /** The first account of a house, its owner's. */
 export default route(

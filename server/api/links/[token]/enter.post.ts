@@ -4,9 +4,12 @@ import { body } from '../../../http/body'
 import { route } from '../../../http/route'
 import { browserOf, clientAddress } from '../../../http/sender'
 import { beginSession } from '../../../http/session'
-import { enterByLink } from '../../../services/entering'
+import { enterByLink } from '../../../services/entering/entering'
 
-/** A password set by an invitation or a reset. @returns whether that was all, or a second step is still to be taken at the door. */
+/**
+ * A password set by an invitation or a reset. @returns whether that was all, or a second step is still to be taken at
+ * the door.
+ */
 export default route(
   'anybody',
   async ({ event }): Promise<{ in: boolean }> => {

@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../http/route'
-import { undoErasure } from '../../../services/erasing'
+import { undoErasure } from '../../../services/house/erasing'
 
 /** It stays after all. */
 export default route('account', async ({ event, account }) => {

@@ -1,4 +1,4 @@
 import { idParam, route } from '../../../http/route'
-import { erasureOf } from '../../../services/erasing'
+import { erasureOf } from '../../../services/house/erasing'
 
 export default route('account', ({ event, account }) => erasureOf(account, idParam(event, 'person')))

@@ -2,8 +2,8 @@ import { ANNOTATION_BYTES } from '../../../../shared/annotation'
 import { readJson } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { publicOrigin } from '../../../http/sender'
-import { readAnnotations } from '../../../services/annotations'
-import { pictureName } from '../../../services/exports'
+import { readAnnotations } from '../../../services/pieces/annotations'
+import { pictureName } from '../../../services/exports/exports'
 
 /** Annotations as JSON-LD: a page, a list, or one. */
 export default route('staff', async ({ event, account }) => {

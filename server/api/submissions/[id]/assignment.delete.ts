@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../http/route'
-import { unassignExercise } from '../../../services/critiques'
+import { unassignExercise } from '../../../services/critique/critiques'
 
 export default route('staff', async ({ event, account }) => {
   await unassignExercise(account, idParam(event))

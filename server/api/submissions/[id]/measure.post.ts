@@ -1,6 +1,6 @@
 import { idParam, route } from '../../../http/route'
 import { visiblePiece } from '../../../services/access'
-import { measureAgain } from '../../../services/measuring'
+import { measureAgain } from '../../../services/pieces/measuring'
 
 /** Tries a failed measurement again. */
 export default route('account', async ({ event, account }) => {

@@ -5,7 +5,10 @@ import { capital } from '~~/core/critique/words'
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked } from '~/composables/usePicture'
 
-/** The focus station's instrument: where the eye should go, what competes with it, whites and vivid areas, the stops of a route. */
+/**
+ * The focus station's instrument: where the eye should go, what competes with it, whites and vivid areas, the stops of
+ * a route.
+ */
 const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),

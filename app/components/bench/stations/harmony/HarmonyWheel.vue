@@ -4,7 +4,9 @@ import { SCHEME_WORDS, type SectorScheme } from '~~/core/wheel/schemes'
 import { WHEEL_NAMES, type WheelName } from '~~/core/wheel/steps'
 import { useAsked, useBenchPicture } from '~/composables/usePicture'
 
-/** The harmony station's instrument: the wheel of the chosen school, the schemes in the order they fit, turned by hand. */
+/**
+ * The harmony station's instrument: the wheel of the chosen school, the schemes in the order they fit, turned by hand.
+ */
 const bench = useBenchStore(),
   sight = useSightStore()
 const harmony = computed(() => (bench.report && isMeasured(bench.report.harmony) ? bench.report.harmony : null))

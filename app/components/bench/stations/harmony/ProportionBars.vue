@@ -10,7 +10,10 @@ import { anchorAt } from '~~/core/wheel/wheel'
 import { hueOf } from '~~/core/numeric/angle'
 import type { WheelName } from '~~/core/wheel/steps'
 
-/** How much of each colour family there is, and the share at which their lightness would balance (contrast of extension). */
+/**
+ * How much of each colour family there is, and the share at which their lightness would balance (contrast of
+ * extension).
+ */
 const props = defineProps<{ families: readonly Family[]; wheel: WheelName }>()
 
 const main = computed(() => props.families.filter(f => f.weight >= 0.05).slice(0, 6))

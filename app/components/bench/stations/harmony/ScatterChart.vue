@@ -5,7 +5,10 @@ import { GREYS } from '~/theme/greys'
 import { useAsked } from '~/composables/usePicture'
 import { CHART_BASE, CHART_UPDATE, chartAxis } from '~/utils/chart'
 
-/** Value against saturation: each dot is a place of the picture in its own colour. A cloud in one spot is a picture in one tone. */
+/**
+ * Value against saturation: each dot is a place of the picture in its own colour. A cloud in one spot is a picture in
+ * one tone.
+ */
 const points = useAsked(() => w => w.scatter())
 /** Chroma that the right edge stands for: beyond it lie only a few pigments. */
 const MOST = 0.26

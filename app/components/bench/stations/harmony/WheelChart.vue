@@ -12,8 +12,8 @@ import { GREYS } from '~/theme/greys'
 import { CHART_BASE, CHART_INK, CHART_UPDATE } from '~/utils/chart'
 
 /**
- * The wheel with yellow at the top: the picture's coloured weight as a ring of bars in their own hues, its families within,
- * the twelve steps around, the scheme's sectors beneath.
+ * The wheel with yellow at the top: the picture's coloured weight as a ring of bars in their own hues, its families
+ * within, the twelve steps around, the scheme's sectors beneath.
  */
 const emit = defineEmits<{ turn: [rotationDeg: number] }>()
 const props = defineProps<{

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { isMeasured } from '~~/core/measure/report'
 
-/** The light station's instrument: each material picked once in the light and once in the shadow, and what one light would make of it. */
+/**
+ * The light station's instrument: each material picked once in the light and once in the shadow, and what one light
+ * would make of it.
+ */
 const bench = useBenchStore(),
   pencil = usePencilStore(),
   edits = useEditsStore()

@@ -2,7 +2,10 @@
 import { isMeasured } from '~~/core/measure/report'
 import { useAsked } from '~/composables/usePicture'
 
-/** The temperature station's instrument: lights, darks and the darkest tenth on one scale from cool to warm, planes with them. */
+/**
+ * The temperature station's instrument: lights, darks and the darkest tenth on one scale from cool to warm, planes with
+ * them.
+ */
 const bench = useBenchStore()
 const section = computed(() => (bench.report && isMeasured(bench.report.temperature) ? bench.report.temperature : null))
 const ladder = useAsked(() => {

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { bandOf, HIGHEST_SCORE, scoreRubric, type Quality, type Score } from '~~/core/critique/rubric'
 
-/** The score, for those who score: each quality from 1 to 9, its station's reading beside it as evidence, never as the score. */
+/**
+ * The score, for those who score: each quality from 1 to 9, its station's reading beside it as evidence, never as the
+ * score.
+ */
 const bench = useBenchStore(),
   edits = useEditsStore()
 const editing = ref(false)

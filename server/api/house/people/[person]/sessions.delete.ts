@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../../http/route'
-import { endSessionsOf } from '../../../../services/house'
+import { endSessionsOf } from '../../../../services/house/house'
 
 /** Signed out everywhere. */
 export default route('owner', async ({ event, account }) => {

@@ -1,7 +1,7 @@
 import { areaChangeSchema } from '../../../../../shared/critique'
 import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
-import { changeArea } from '../../../../services/corrections'
+import { changeArea } from '../../../../services/critique/corrections'
 
 export default route('staff', async ({ event, account }) => {
   const { over, ...input } = await body(event, areaChangeSchema)

@@ -1,5 +1,5 @@
 import { idParam, route } from '../../../../http/route'
-import { removeCorrection } from '../../../../services/corrections'
+import { removeCorrection } from '../../../../services/critique/corrections'
 
 export default route('staff', async ({ event, account }) => {
   await removeCorrection(account, idParam(event), idParam(event, 'correction'))

@@ -1,7 +1,7 @@
 import { correctionChangeSchema } from '../../../../../shared/critique'
 import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
-import { changeCorrection } from '../../../../services/corrections'
+import { changeCorrection } from '../../../../services/critique/corrections'
 
 export default route('staff', async ({ event, account }) => {
   const { over, ...input } = await body(event, correctionChangeSchema)

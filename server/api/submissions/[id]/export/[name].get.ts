@@ -3,7 +3,7 @@ import { AppError } from '../../../../../shared/errors'
 import { exportNameSchema } from '../../../../../shared/export'
 import { idParam, route } from '../../../../http/route'
 import { publicOrigin } from '../../../../http/sender'
-import { exportPiece } from '../../../../services/exports'
+import { exportPiece } from '../../../../services/exports/exports'
 
 export default route('account', async ({ event, account }) => {
   const asked = exportNameSchema.safeParse(getRouterParam(event, 'name'))

@@ -1,7 +1,7 @@
 import { exportInputSchema } from '../../../../../shared/export'
 import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
-import { beginExport } from '../../../../services/export-jobs'
+import { beginExport } from '../../../../services/exports/export-jobs'
 
 export default route('account', async ({ event, account }) =>
   beginExport(account, idParam(event), (await body(event, exportInputSchema)).name)

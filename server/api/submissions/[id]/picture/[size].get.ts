@@ -3,7 +3,7 @@ import { AppError } from '../../../../../shared/errors'
 import { sendPicture } from '../../../../http/picture'
 import { idParam, route } from '../../../../http/route'
 import { visiblePiece } from '../../../../services/access'
-import { pictureHash, SERVED_SIZES } from '../../../../services/pictures'
+import { pictureHash, SERVED_SIZES } from '../../../../services/pieces/pictures'
 
 /** A full size is made when it is first looked at. */
 const LIMIT_MS = 60_000

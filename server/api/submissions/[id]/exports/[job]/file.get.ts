@@ -1,6 +1,6 @@
 import { getRouterParam, setResponseHeader } from 'h3'
 import { idParam, route } from '../../../../../http/route'
-import { exportedFile } from '../../../../../services/export-jobs'
+import { exportedFile } from '../../../../../services/exports/export-jobs'
 
 export default route('account', async ({ event, account }) => {
   const { mediaType, fileName, bytes } = await exportedFile(account, idParam(event), getRouterParam(event, 'job')!)

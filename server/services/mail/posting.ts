@@ -1,0 +1,71 @@
+/**
+ * Real mail, when a mail server is set: the outbox is emptied in the background, one mail after the other; nothing
+ * waits for it.
+ */
+import { createTransport, type Transporter } from 'nodemailer'
+import { findLink } from '../../db/links'
+import { claimUndelivered, markTried, type Undelivered } from '../../db/outbox'
+import { transactionOnce, type Db } from '../../db/pool'
+import { settings } from '../../settings'
+import { pathOf } from '../entering/links'
+
+const EVERY_MS = 3000
+let timer: NodeJS.Timeout | null = null
+let transport: Transporter | null = null
+let busy: Promise<void> | null = null
+
+/** The words of a mail with its link; null when that is over. */
+async function wordsOf(connection: Db, { body, linkId }: Undelivered): Promise<string | null> {
+  if (linkId === null) return body
+  const link = await findLink(connection, linkId)
+  const { CRITICA_ORIGIN, CRITICA_SECRET } = settings()
+  return link && `${body}\n\n${CRITICA_ORIGIN}${pathOf(link, CRITICA_SECRET)}`
+}
+
+/**
+ * Sends one mail. @returns whether there was one. A mail server that fails is tried again later, and the failure is
+ * told in the outbox.
+ */
+function postOne(from: string): Promise<boolean> {
+  return transactionOnce(async connection => {
+    const mail = await claimUndelivered(connection)
+    if (!mail) return false
+    const text = await wordsOf(connection, mail)
+    const failure =
+      text === null
+        ? 'the link in it is over'
+        : await transport!
+            .sendMail({ from, to: { name: mail.name, address: mail.email }, subject: mail.subject, text })
+            .then(
+              () => '',
+              (error: Error) => error.message || 'the mail server refused it'
+            )
+    await markTried(connection, mail.id, failure)
+    return true
+  })
+}
+
+async function empty(from: string): Promise<void> {
+  while (timer && (await postOne(from)));
+}
+
+/** @param url of the mail server; undefined leaves all mail in the outbox. */
+export function startPosting(url: string | undefined, from: string): void {
+  if (!url) return
+  transport = createTransport(url)
+  timer = setInterval(() => {
+    busy ??= empty(from)
+      .catch(error => console.error('posting:', error))
+      .finally(() => {
+        busy = null
+      })
+  }, EVERY_MS)
+  timer.unref()
+}
+
+export async function stopPosting(): Promise<void> {
+  if (timer) clearInterval(timer)
+  timer = null
+  await busy
+  transport?.close()
+}

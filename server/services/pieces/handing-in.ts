@@ -1,0 +1,103 @@
+/** Taking a hand-in: decode first, keep everything in one transaction, then queue the measuring. */
+import { readFile, stat } from 'node:fs/promises'
+import { AppError } from '../../../shared/errors'
+import type { Account } from '../../../shared/account'
+import { FOCUS_NAME } from '../../../shared/critique'
+import { PICTURE_LIMITS, type HandIn } from '../../../shared/submission'
+import type { Area } from '../../../core/picture/area'
+import { insertArea } from '../../db/areas'
+import { clearReturned } from '../../db/assignments'
+import { insertCritique } from '../../db/critiques'
+import { insertMeasurement } from '../../db/measurements'
+import { insertBlob, insertPicture, type Blob } from '../../db/pictures'
+import { transaction, type Db } from '../../db/pool'
+import { insertSubmission } from '../../db/submissions'
+import { TaskTooLong } from '../../work/lane'
+import type { Ingested } from '../../work/picture.worker'
+import { ingestPicture } from '../../work/workers'
+import { inClass, ownAssignment } from '../access'
+import { wakeMeasuring } from './measuring'
+
+const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
+
+/** Files that hold what was handed in. @property reference the picture that a study was made from, if one was. */
+export interface HandedIn {
+  readonly picture: string
+  readonly reference: string | null
+}
+
+/** A pointed-out place becomes an area of a fifth of the picture about it, for the instructor to draw more exactly. */
+function focusAbout(x: number, y: number): Area {
+  const from = (v: number): number => Math.min(0.8, Math.max(0, v - 0.1))
+  return { kind: 'rectangle', x: from(x), y: from(y), w: 0.2, h: 0.2 }
+}
+
+export type Sizes = Ingested & { readonly file: string }
+
+/** Decodes a file and makes its sizes. @param what named when it is refused. */
+export async function takeApart(file: string, what: string, who: string): Promise<Sizes> {
+  if ((await stat(file)).size > PICTURE_LIMITS.bytes)
+    throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
+  const outcome = await ingestPicture(file, who).catch((error: Error) => {
+    if (!(error instanceof TaskTooLong)) console.error('a hand-in could not be taken apart:', error)
+    throw new AppError(
+      'not-a-picture',
+      `${what} cannot be opened, or not within a reasonable time. Save it anew, and try again. ${READS}`
+    )
+  })
+  if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
+  return { ...outcome, file }
+}
+
+/** Its blobs, the original read when it is needed: a queue of hand-ins is a queue of files. */
+export async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Promise<Blob[]> {
+  const sizes = [display, thumb].map(size => ({ ...size, bytes: Buffer.from(size.bytes) }))
+  return [{ sha256: originalSha, mediaType: `image/${source.format}`, bytes: await readFile(file) }, ...sizes]
+}
+
+export const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Sizes): Promise<number> =>
+  insertPicture(connection, {
+    original: originalSha,
+    display: display.sha256,
+    thumb: thumb.sha256,
+    source
+  })
+
+/** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
+export async function handIn(
+  learner: Account,
+  { words, files, now }: { readonly words: HandIn; readonly files: HandedIn; readonly now: Date }
+): Promise<number> {
+  await inClass(learner, words.classId, 'hand-in')
+  if (words.assignmentId) {
+    const assignment = await ownAssignment(learner, words.assignmentId)
+    if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
+  }
+  const who = `${learner.id}`
+  const picture = await takeApart(files.picture, 'The picture', who)
+  const from = files.reference === null ? null : await takeApart(files.reference, 'The reference', who)
+  const blobs = [...(await blobsOf(picture)), ...(from ? await blobsOf(from) : [])]
+  // In one order for everybody: two hand-ins of the same picture then wait for each other and never in a ring.
+  blobs.sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
+  const id = await transaction(async connection => {
+    for (const blob of blobs) await insertBlob(connection, blob)
+    const pictureId = await keepPicture(connection, picture),
+      referenceId = from && (await keepPicture(connection, from))
+    const submissionId = await insertSubmission(connection, {
+      learnerId: learner.id,
+      pictureId,
+      handIn: words,
+      handedInAt: now,
+      referenceId
+    })
+    await insertCritique(connection, submissionId)
+    if (words.focusX !== undefined && words.focusY !== undefined) {
+      await insertArea(connection, submissionId, { name: FOCUS_NAME, area: focusAbout(words.focusX, words.focusY) })
+    }
+    await insertMeasurement(connection, submissionId)
+    if (words.assignmentId) await clearReturned(connection, words.assignmentId)
+    return submissionId
+  })
+  wakeMeasuring()
+  return id
+}

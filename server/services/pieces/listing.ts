@@ -1,0 +1,30 @@
+/** The pieces of one account, a window at a time. */
+import type { Account } from '../../../shared/account'
+import {
+  MOST_LISTED,
+  type ListQuery,
+  type ListedSubmission,
+  type PiecePage,
+  type ShelfTotals
+} from '../../../shared/submission'
+import { countShelves, listOwn, listShelf, listSome } from '../../db/lists'
+import { db } from '../../db/pool'
+
+/** A shelf of the classes that this account helps to teach, of all or of one; without a shelf, its own pieces. */
+export async function listPieces(account: Account, { shelf, classId, after, most }: ListQuery): Promise<PiecePage> {
+  // One more than asked for tells whether there are more.
+  const window = { after: after ?? null, most: most + 1 }
+  const found =
+    shelf === undefined
+      ? await listOwn(db(), account.id, window)
+      : await listShelf(db(), { staffId: account.id, classId: classId ?? null, shelf, window })
+  const items = found.slice(0, most)
+  return { items, next: found.length > most ? items.at(-1)!.id : null }
+}
+
+/** Some pieces as they are now: for those that were being measured when they were listed. */
+export const somePieces = (account: Account, ids: readonly number[]): Promise<ListedSubmission[]> =>
+  listSome(db(), account.id, ids.slice(0, MOST_LISTED))
+
+export const shelfTotals = (account: Account, classId: number | null): Promise<ShelfTotals> =>
+  countShelves(db(), account.id, classId)
