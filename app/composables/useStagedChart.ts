@@ -1,18 +1,22 @@
 /**
- * A chart's series, shown one more each frame: a chart set up whole holds the page for longer than a hand notices. One
- * chart after another, since two that begin together do the same.
+ * A chart set up one step a frame, its axes first, then one more series: set up whole it holds the page for longer than
+ * a hand notices. One chart after another, since two that are drawn in the same frame do the same.
  */
 import type { EChartsOption, SeriesOption } from 'echarts'
 
 const nextFrame = (): Promise<void> => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve)))
 let turn: Promise<void> = Promise.resolve()
 
-/** @param base the chart without its series. */
+/**
+ * @param base the chart without its series.
+ * @returns null until this chart's turn comes; the chart is to be mounted then, since an empty one is drawn too.
+ */
 export function useStagedChart(
   base: () => EChartsOption,
   series: () => readonly SeriesOption[]
-): Readonly<Ref<EChartsOption>> {
-  const shown = ref(0)
+): Readonly<Ref<EChartsOption | null>> {
+  /** -1 until its turn. */
+  const shown = ref(-1)
   let gone = false
   async function unfold(): Promise<void> {
     while (!gone && shown.value < series().length) {
@@ -29,5 +33,5 @@ export function useStagedChart(
   onBeforeUnmount(() => {
     gone = true
   })
-  return computed(() => ({ ...base(), series: series().slice(0, shown.value) }))
+  return computed(() => (shown.value < 0 ? null : { ...base(), series: series().slice(0, shown.value) }))
 }

@@ -42,6 +42,7 @@ const option = useStagedChart(base, () => [
   <div v-if="points" class="scatter">
     <h3>Value against strength of colour</h3>
     <VChart
+      v-if="option"
       :option="option"
       :update-options="CHART_UPDATE"
       autoresize
@@ -53,7 +54,9 @@ const option = useStagedChart(base, () => [
 </template>
 
 <style scoped>
+/* Its room is kept while it waits for its turn. */
 .scatter {
+  min-height: 188px;
   padding: 8px 0;
 }
 h3 {

@@ -143,6 +143,7 @@ function turn(event: PointerEvent) {
 <template>
   <div class="hold" @pointerdown="take" @pointermove="turn" @pointerup="held = null" @pointercancel="held = null">
     <VChart
+      v-if="option"
       :option="option"
       :update-options="CHART_UPDATE"
       autoresize
@@ -155,6 +156,7 @@ function turn(event: PointerEvent) {
 
 <style scoped>
 .hold {
+  min-height: 210px;
   cursor: grab;
   touch-action: none;
 }
