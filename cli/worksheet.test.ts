@@ -2,9 +2,14 @@
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { filledSheet } from '../tests/sheets/filled'
+import { scanned } from '../tests/sheets/scanned'
 import { pdfText } from '../tests/pdf-text'
+import { convertLinearToLab } from '../core/colour/lab'
+import { differenceOf } from '../core/colour/difference'
+import { linearOfHex } from '../core/colour/srgb'
 import { run } from './testing'
 
 let folder: string
@@ -63,3 +68,28 @@ it('sheet reads what was printed and painted, a line each; what is no sheet gets
     expect(box.deltaE).toBeGreaterThanOrEqual(0)
   }
 }, 40_000)
+
+it('sheet reads a scan page by page, each as it reads the photograph on it', async () => {
+  const { jpeg } = await filledSheet({ exercise: 'muted', settings: { hue: 60 }, number: 31 }),
+    blank = await sharp({ create: { width: 1500, height: 2000, channels: 3, background: '#dddddd' } })
+      .jpeg()
+      .toBuffer(),
+    scan = join(folder, 'scan.pdf'),
+    photo = join(folder, 'page.jpg'),
+    broken = join(folder, 'broken.pdf')
+  await writeFile(scan, await scanned([blank, jpeg]))
+  await writeFile(photo, jpeg)
+  await writeFile(broken, '%PDF-1.7 and no more')
+  const { status, lines } = run('sheet', scan, broken, photo)
+  expect(status).toBe(1)
+  const [none, page, damaged, alone] = lines as { boxes: { measured: string; verdict: string }[] }[]
+  expect([none, page, damaged]).toMatchObject([
+    { file: scan, page: 1, error: expect.stringContaining('No worksheet') },
+    { file: scan, page: 2, code: 'CR1.muted.p.60.u.a.31' },
+    { file: broken, error: 'This PDF is damaged: scan it again.' }
+  ])
+  const lab = (hex: string) => convertLinearToLab(linearOfHex(hex))
+  const apart = page!.boxes.map((box, i) => differenceOf(lab(box.measured), lab(alone!.boxes[i]!.measured)))
+  expect(Math.max(...apart)).toBeLessThan(1)
+  expect(page!.boxes.map(b => b.verdict)).toEqual(alone!.boxes.map(b => b.verdict))
+}, 60_000)

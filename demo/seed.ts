@@ -195,6 +195,7 @@ async function releaseSteps(instructor: Account, id: number, now: Date): Promise
   await assignExercise(instructor, id, {
     exercise: 'opposites',
     dueOn: new Date(now.getTime() + 5 * DAY).toISOString().slice(0, 10),
+    own: null,
     hue: null,
     tolerance: 'usual',
     medium: 'any'

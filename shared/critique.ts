@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { areaSchema } from './area'
 import { PLAIN_SETTINGS } from '../core/exercise'
 import { settingsSchema } from './assignment'
+import { ownExerciseSchema } from './own-exercise'
 import { exerciseKeySchema } from './exercise'
 import { markSchema } from './mark'
 import { notesSchema } from './notes'
@@ -61,6 +62,11 @@ export const verdictInputSchema = z.object({
 
 export const assignInputSchema = z.object({
   exercise: exerciseKeySchema,
+  /** Number of an exercise of one's own, or the one that is set already: it stands for the shelf's. */
+  own: z
+    .union([z.int().positive(), z.literal('as set')])
+    .nullable()
+    .default(null),
   dueOn: z.iso.date('Choose the day it is due.'),
   /** A key colour; the learner's own choice without. */
   hue: settingsSchema.shape.hue.default(PLAIN_SETTINGS.hue),
@@ -73,6 +79,7 @@ export const orderInputSchema = z.object({ order: z.array(z.int()).min(1) })
 export const assignmentBriefSchema = z.object({
   id: z.int(),
   exercise: exerciseKeySchema,
+  own: ownExerciseSchema.nullable(),
   dueOn: z.iso.date(),
   settings: settingsSchema
 })

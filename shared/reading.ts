@@ -22,6 +22,8 @@ const lensSchema = contractOf<LensRequest>()(
         'mirrored',
         'near-black',
         'near-white',
+        'vivid',
+        'strength',
         'temperature',
         'relative-temperature',
         'attention',

@@ -63,3 +63,13 @@ export const sheetsTakenSchema = z.array(
   ])
 )
 export type SheetsTaken = z.infer<typeof sheetsTakenSchema>
+
+/** How far the reading is. @property page of a scan, null before or without. @property share of everything, 0–1. */
+export const sheetsToldSchema = z.object({
+  page: z.object({ page: z.int(), of: z.int() }).nullable(),
+  share: z.number()
+})
+export type SheetsTold = z.infer<typeof sheetsToldSchema>
+
+/** A scan of a whole class. */
+export const SCAN_BYTES = 100_000_000

@@ -1,6 +1,6 @@
 /** Edits of the words of the verdict, and what is done with it: an exercise, the release, an answer. */
 import { z } from 'zod'
-import { revisionSchema, type Critique } from '~~/shared/critique'
+import { revisionSchema, type AssignInput, type Critique } from '~~/shared/critique'
 import type { Sending } from './sending'
 import type { Steps } from './steps'
 
@@ -31,7 +31,7 @@ export function editsOfVerdict({ keep, at }: Sending, { send }: Steps, critique:
         again: () => put(critique().revision)
       })
     },
-    assign: (exercise: string, dueOn: string) => keep(() => send('PUT', '/assignment', { exercise, dueOn })),
+    assign: (input: Partial<AssignInput>) => keep(() => send('PUT', '/assignment', input)),
     unassign: () => keep(() => send('DELETE', '/assignment')),
     release: (text: string) => keep(() => api(none, at('/release'), { method: 'POST', body: { note: text } })),
     withdraw: () => keep(() => api(none, at('/withdraw'), { method: 'POST' })),

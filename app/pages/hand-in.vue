@@ -64,6 +64,9 @@ const schemes = [
   ...SCHEMES.map(s => ({ value: s.name as string, title: SCHEME_WORDS[s.name] }))
 ]
 
+/** An exercise in a scheme of its own has said it. */
+const asksScheme = computed(() => !assignment.value || !exerciseSet(assignment.value).plan)
+
 const noFile = ref(false)
 watch(file, () => {
   noFile.value = false
@@ -118,7 +121,8 @@ async function send() {
       </div>
       <v-textarea v-model="form.about" label="What is it about? Where should the eye go?" maxlength="500" />
       <v-textarea v-if="!exerciseId" v-model="form.question" label="Your question" maxlength="500" />
-      <v-select v-model="form.plannedScheme" :items="schemes" label="Colour scheme planned" />
+      <PlanSummary v-if="assignment?.plan" :plan="assignment.plan" :wheel="assignment.settings.wheel" />
+      <v-select v-else-if="asksScheme" v-model="form.plannedScheme" :items="schemes" label="Colour scheme planned" />
       <v-file-input
         v-model="reference"
         label="Reference, if it is a study from one"

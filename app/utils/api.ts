@@ -8,13 +8,15 @@ export interface ApiOptions {
   body?: unknown
 }
 
-async function send(path: string, { method = 'GET', body }: ApiOptions): Promise<Response> {
+const LINES = 'application/x-ndjson'
+
+async function send(path: string, { method = 'GET', body }: ApiOptions, accept = '*/*'): Promise<Response> {
   const form = body instanceof FormData
   try {
     return await fetch(`/api${path}`, {
       method,
       body: body === undefined ? undefined : form ? body : JSON.stringify(body),
-      headers: body === undefined || form ? {} : { 'content-type': 'application/json' }
+      headers: { accept, ...(body === undefined || form ? {} : { 'content-type': 'application/json' }) }
     })
   } catch {
     throw new AppError('unexpected', 'The server does not answer. What you wrote is still here; try again in a moment.')
@@ -35,6 +37,30 @@ export async function api<S extends z.ZodType>(schema: S, path: string, options:
   const data: unknown = await response.json().catch(() => null)
   if (!response.ok) throw refusalOf(data)
   return schema.parse(data)
+}
+
+/**
+ * As `api`, for what takes a while and says how far it is.
+ * @param tell called with each telling as it comes. @throws AppError as `api` does.
+ */
+export async function apiTold<S extends z.ZodType>(
+  { answer, path, body }: { readonly answer: S; readonly path: string; readonly body: FormData },
+  tell: (at: unknown) => void
+): Promise<z.infer<S>> {
+  const response = await send(path, { method: 'POST', body }, LINES)
+  if (!response.headers.get('content-type')?.startsWith(LINES)) throw refusalOf(await response.json().catch(() => null))
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  for (let { done, value } = await reader.read(); !done; { done, value } = await reader.read()) {
+    const lines = (rest + value).split('\n')
+    rest = lines.pop()!
+    for (const line of lines.map(text => JSON.parse(text) as { told?: unknown; answer?: unknown })) {
+      if (line.told) tell(line.told)
+      else if (line.answer) return answer.parse(line.answer)
+      else throw refusalOf(line)
+    }
+  }
+  throw refusalOf(null)
 }
 
 /** A file that is made when it is asked for, given to the browser to keep. @throws AppError as `api` does. */

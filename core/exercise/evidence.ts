@@ -2,7 +2,7 @@
 import type { LensRequest } from '../lens/lens'
 import type { HueHistogram } from '../measure/harmony/hues'
 import { bestFit } from '../measure/harmony/scheme'
-import type { Plan } from './plan'
+import type { Plan } from './plan/plan'
 import type { Settings } from './settings'
 import { exerciseSet, type WhatIsSet } from './checking'
 import type { ExerciseKey } from './shelf'
@@ -70,11 +70,15 @@ export function evidenceOf(
     case 'coloured':
     case 'one-light':
       return { name: 'temperature' }
+    case 'muted':
+      return { name: 'vivid' }
+    case 'greyed':
+    case 'strong':
+      return { name: 'strength' }
     default:
       return null
   }
 }
 
 /** Whether anything shows it: known before the picture is looked at. */
-export const hasEvidence = (check: string): boolean =>
-  !['muted', 'greyed', 'strong', 'studies'].includes(check.replace(/-\d+$/, ''))
+export const hasEvidence = (check: string): boolean => check.replace(/-\d+$/, '') !== 'studies'

@@ -5,7 +5,7 @@ import { EXAMPLES } from '../testing/exercises/examples'
 import { anchor, ENDS, grey, painted, sixty } from '../testing/exercises/fields'
 import type { Raster } from '../picture/raster'
 import { shareAmong } from './checks/colour'
-import type { Plan } from './plan'
+import type { Plan } from './plan/plan'
 import { differentHues, PLAIN_SETTINGS, type Settings } from './settings'
 import { BOARDS, EXERCISE_KEYS, exerciseOf } from './shelf'
 

@@ -4,7 +4,7 @@ import type { Report } from '../measure/report'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import type { SectorScheme } from '../wheel/schemes'
-import type { Plan } from './plan'
+import type { Plan } from './plan/plan'
 import { give, type Settings } from './settings'
 
 /** One measured check of a hand-in. */

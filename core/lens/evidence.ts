@@ -2,6 +2,7 @@
 import { hueHistogram } from '../measure/harmony/hues'
 import { splitFamilies } from '../measure/harmony/families'
 import { insideScheme } from '../measure/harmony/scheme'
+import { VIVID_ABOVE } from '../measure/harmony/vivid'
 import { flatBlackMask } from '../measure/value/flat-black'
 import { NEAR_WHITE } from '../measure/value/value'
 import { fitToGamut } from '../colour/gamut'
@@ -39,6 +40,20 @@ export function nearWhiteLens({ data }: Raster, { value, chroma }: Planes, out: 
     const word = from[i],
       v = value[i]
     to[i] = v > bound.value && chroma[i] < bound.chroma ? word : sunk[(v * steps + 0.5) | 0] | (word & alpha)
+  }
+}
+
+/** What is stronger than a muted colour is. */
+export function vividLens({ data }: Raster, { value, chroma }: Planes, out: Uint8ClampedArray): void {
+  const from = wordsOf(data),
+    to = wordsOf(out),
+    sunk = SUNK_WORDS,
+    alpha = ALPHA,
+    steps = WORDS_PER_VALUE,
+    bound = VIVID_ABOVE
+  for (let i = 0; i < to.length; i++) {
+    const word = from[i]
+    to[i] = chroma[i] > bound ? word : sunk[(value[i] * steps + 0.5) | 0] | (word & alpha)
   }
 }
 

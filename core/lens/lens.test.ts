@@ -43,6 +43,18 @@ it('leaves evidence in its own colour and sinks the rest to near the wall', () =
   expect(at(off, 5).slice(0, 3)).toEqual([227, 35, 34])
 })
 
+it('keeps what is vivid in its own colour, and shows strength as light whatever the value', () => {
+  const raster = stripes(['#e32322', '#7a6a5a', '#f0f0f0', '#202020'], 4, 2),
+    [vivid, strength] = (['vivid', 'strength'] as const).map(name => seen(raster, { name }))
+  expect(at(vivid!, 0).slice(0, 3)).toEqual([227, 35, 34])
+  const [r, g, b] = at(vivid!, 5)
+  expect([r, g]).toEqual([b, b])
+  const [red, brown, white, black] = [0, 5, 9, 13].map(i => at(strength!, i)[0]!)
+  expect(red).toBeGreaterThan(brown! + 100)
+  expect(brown).toBeGreaterThan(white! + 10)
+  expect(Math.abs(white! - black!)).toBeLessThan(3)
+})
+
 it('shows warm lighter and redder, cool darker and bluer, relative to the scene when asked', () => {
   const raster = stripes(['#2fa7b5', '#2fa7b5', '#808080'], 4, 2)
   const absolute = at(seen(raster, { name: 'temperature' }), 9),

@@ -4,8 +4,8 @@
  */
 import { SQUINT_SHARE, blurRaster } from './squint'
 import { attentionLens, detailLens, edgesLens } from './maps'
-import { familiesLens, flatBlackLens, nearWhiteLens, offSchemeLens } from './evidence'
-import { greyLens, groupsLens, mirrorLens, temperatureLens, twoValuesLens } from './pointwise'
+import { familiesLens, flatBlackLens, nearWhiteLens, offSchemeLens, vividLens } from './evidence'
+import { greyLens, groupsLens, mirrorLens, strengthLens, temperatureLens, twoValuesLens } from './pointwise'
 import type { GreyName } from '../measure/value/greys'
 import { diagonalOf } from '../picture/raster'
 import type { Seen } from './seen'
@@ -21,6 +21,8 @@ export type LensRequest =
         | 'mirrored'
         | 'near-black'
         | 'near-white'
+        | 'vivid'
+        | 'strength'
         | 'temperature'
         | 'relative-temperature'
         | 'attention'
@@ -68,6 +70,12 @@ export function renderLens(request: LensRequest, seen: Seen): void {
       return
     case 'near-white':
       nearWhiteLens(raster, planes, out)
+      return
+    case 'vivid':
+      vividLens(raster, planes, out)
+      return
+    case 'strength':
+      strengthLens(seen)
       return
     case 'families':
       familiesLens(request.wheel, seen)

@@ -96,3 +96,20 @@ export function temperatureLens(relative: boolean, { raster: { data }, planes, o
     to[i] = words[(lean < 0 ? 0 : lean > most ? most : lean) * 101 + ((value[i] + 0.5) | 0)] | (from[i] & alpha)
   }
 }
+
+/** OKLCH chroma that is shown white: beyond it lie only a few pigments. */
+const STRONGEST = 0.26
+
+/** Strength of colour as grey: greys dark, the strongest light, whatever their own value. */
+export function strengthLens({ raster: { data }, planes: { chroma }, out }: Seen): void {
+  const from = wordsOf(data),
+    to = wordsOf(out),
+    grey = GREY_WORDS,
+    alpha = ALPHA,
+    last = 100 * WORDS_PER_VALUE,
+    perChroma = last / STRONGEST
+  for (let i = 0; i < to.length; i++) {
+    const at = (chroma[i] * perChroma + 0.5) | 0
+    to[i] = grey[at > last ? last : at] | (from[i] & alpha)
+  }
+}

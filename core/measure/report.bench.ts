@@ -83,6 +83,8 @@ const LENSES: readonly LensRequest[] = [
   { name: 'relative-temperature' },
   { name: 'near-black' },
   { name: 'near-white' },
+  { name: 'vivid' },
+  { name: 'strength' },
   { name: 'families', wheel: 'painter' },
   { name: 'off-scheme', wheel: 'painter', scheme: 'triad', rotation: 40 }
 ]

@@ -1,6 +1,6 @@
 import { PLAIN_SETTINGS, type ExerciseKey, type Settings, type WhatIsSet } from '../../core/exercise'
 import type { OwnExercise } from '../../core/exercise/own/own'
-import type { Plan } from '../../core/exercise/plan'
+import type { Plan } from '../../core/exercise/plan/plan'
 import type { ClassRole } from '../../shared/account'
 import { checkResultSchema, planSchema, settingsSchema, type Assignment } from '../../shared/assignment'
 import { ownExerciseSchema } from '../../shared/own-exercise'
@@ -82,13 +82,14 @@ function mapAssignment(row: Row): OwnedAssignment {
 export async function upsertAssignment(
   db: Db,
   submissionId: number,
-  { exercise, dueOn, settings }: { readonly exercise: ExerciseKey; readonly dueOn: string; readonly settings: Settings }
+  { exercise, own, dueOn, settings }: Pick<NewAssignment, 'exercise' | 'own' | 'dueOn' | 'settings'>
 ): Promise<void> {
   await db.execute<Changed>(
-    `INSERT INTO assignments (submission_id, learner_id, class_id, exercise, due_on, settings)
-     SELECT s.id, s.learner_id, s.class_id, ?, ?, ? FROM submissions s WHERE s.id = ?
-     ON DUPLICATE KEY UPDATE exercise = VALUES(exercise), due_on = VALUES(due_on), settings = VALUES(settings)`,
-    [exercise, dueOn, JSON.stringify(settings), submissionId]
+    `INSERT INTO assignments (submission_id, learner_id, class_id, exercise, own, due_on, settings)
+     SELECT s.id, s.learner_id, s.class_id, ?, ?, ?, ? FROM submissions s WHERE s.id = ?
+     ON DUPLICATE KEY UPDATE exercise = VALUES(exercise), own = VALUES(own), due_on = VALUES(due_on),
+     settings = VALUES(settings)`,
+    [exercise, own && JSON.stringify(own), dueOn, JSON.stringify(settings), submissionId]
   )
 }
 

@@ -90,11 +90,17 @@ function toldOf(event: H3Event, error: unknown): AppError {
   return new AppError('unexpected', 'Something went wrong here. Nothing was changed; try again.')
 }
 
-export function answerError(event: H3Event, error: unknown): ErrorBody {
+export function errorBody(event: H3Event, error: unknown): ErrorBody {
   const { code, message } = toldOf(event, error)
+  return { error: { code, message } }
+}
+
+export function answerError(event: H3Event, error: unknown): ErrorBody {
+  const body = errorBody(event, error),
+    { code } = body.error
   setResponseStatus(event, ERROR_STATUS[code])
   if (code === 'unavailable') setResponseHeader(event, 'retry-after', 2)
-  return { error: { code, message } }
+  return body
 }
 
 /** A numeric id from the path. */

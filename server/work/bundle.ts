@@ -1,7 +1,7 @@
 /**
  * Working processes need a real file beside the built server, and Nitro would fold them into a chunk:
  * this bundles each into `<serverDir>/work/`, the sheet's typefaces beside them. What stays outside is native
- * (sharp) or reads files of its own package (pdfmake).
+ * (sharp, canvas) or reads files of its own package (pdfmake, pdfjs).
  */
 import { build } from 'esbuild'
 import { join } from 'node:path'
@@ -22,7 +22,7 @@ export async function bundleWorkers(serverDir: string): Promise<void> {
     target: 'node20',
     // Constants written into the loops that use them, instead of being looked up in each round.
     minifySyntax: true,
-    external: ['sharp', 'pdfmake'],
+    external: ['sharp', 'pdfmake', 'pdfjs-dist', '@napi-rs/canvas'],
     logLevel: 'warning'
   })
 }

@@ -5,6 +5,7 @@
 import { createHash } from 'node:crypto'
 import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import type { PlanPage } from '../../core/exercise/plan/sheet'
 import { serve } from './child'
 import { decodePicture, oneThread, openPicture, READABLE } from './decode'
 import { appliedPicture, decodeFull, openRaster, type LayeredCorrection } from './layers/layers'
@@ -13,7 +14,8 @@ import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 import { makeSlips, type SlipsRequest } from './slips/slips'
 import { readPhoto } from './worksheet/photo'
-import { printWorksheets, type WorksheetsRequest } from './worksheet/print'
+import { pagesOfScan } from './worksheet/scan'
+import { printPlan, printWorksheets, type WorksheetsRequest } from './worksheet/print'
 
 export type ExportTask =
   | {
@@ -73,6 +75,8 @@ if (process.send) {
     record: packRecord,
     slips: (request: SlipsRequest) => makeSlips(request, join(import.meta.dirname, 'fonts')),
     worksheets: (request: WorksheetsRequest) => printWorksheets(request, join(import.meta.dirname, 'fonts')),
-    photo: readPhoto
+    plan: (request: PlanPage) => printPlan(request, join(import.meta.dirname, 'fonts')),
+    photo: readPhoto,
+    scan: pagesOfScan
   })
 }

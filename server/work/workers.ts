@@ -11,9 +11,11 @@ import { Lane } from './lane'
 import type { evidence, EvidenceRequest, Ingested, MeasureRequest, measure } from './picture.worker'
 import type { Progress } from './protocol'
 import type { RecordRequest } from './record/zip'
+import type { PlanPage } from '../../core/exercise/plan/sheet'
 import type { SheetOutcome } from '../../core/exercise/reader/read'
 import type { SlipsRequest } from './slips/slips'
 import type { PhotoRequest } from './worksheet/photo'
+import type { ScanOutcome, ScanRequest } from './worksheet/scan'
 import type { WorksheetsRequest } from './worksheet/print'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
@@ -83,9 +85,16 @@ export const printSlips = (request: SlipsRequest, who: string): Promise<Uint8Arr
 export const printWorksheets = (request: WorksheetsRequest, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'worksheets', request, who, limitMs: LIMIT.export })
 
+export const printPlan = (request: PlanPage, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'plan', request, who, limitMs: LIMIT.export })
+
 /** @throws when the file is no picture. */
 export const readSheetPhoto = (request: PhotoRequest, who: string): Promise<SheetOutcome[]> =>
   workers().full.run({ name: 'photo', request, who, limitMs: LIMIT.upright })
+
+/** @throws when the file is no PDF after all. */
+export const takeScanApart = (request: ScanRequest, who: string, progress: Progress): Promise<ScanOutcome> =>
+  workers().full.run({ name: 'scan', request, who, limitMs: LIMIT.export, progress })
 
 export const packRecord = (request: RecordRequest, who: string): Promise<void> =>
   workers().full.run({ name: 'record', request, who, limitMs: LIMIT.export })

@@ -14,11 +14,12 @@ import {
   studySchema,
   type Assignment
 } from '../../shared/assignment'
-import { keptSheetListSchema, sheetsTakenSchema } from '../../shared/worksheet'
+import { keptSheetListSchema, sheetsTakenSchema, sheetsToldSchema } from '../../shared/worksheet'
 import { closePool, openPool } from '../../server/db/pool'
 import { remindDue } from '../../server/services/exercises/reminding'
 import { enrol, newAccount, newClass } from '../people'
 import { filledSheet } from '../sheets/filled'
+import { scanned } from '../sheets/scanned'
 import { pdfText } from '../pdf-text'
 import { database, Person, picture } from './client'
 
@@ -88,7 +89,12 @@ it('is planned, and tried in private: only its learner sees a study, everybody s
   const plan = { subject: 'a kettle', goal: '', scheme: 'complementary', hue: settings.hue, amounts: [0.7, 0.2, 0.1] }
   const unsound = await learners[0]!.json('PUT', `/assignments/${id}/plan`, { ...plan, amounts: [0.2, 0.2, 0.1] })
   expect(unsound.status).toBe(422)
+  expect((await learners[0]!.fetch(`/assignments/${id}/plan`)).status).toBe(404)
   expect((await learners[0]!.json('PUT', `/assignments/${id}/plan`, plan)).status).toBe(200)
+  const page = await teacher.fetch(`/assignments/${id}/plan?paper=letter`)
+  expect(await pdfText(Buffer.from(await page.arrayBuffer()))).toMatch(
+    /a kettle.*leader 70 % · assistant 20 % · accent 10 %/
+  )
   const study = await learners[0]!.fetch(`/assignments/${id}/studies`, {
     method: 'POST',
     body: form('picture', await picture())
@@ -102,6 +108,9 @@ it('is planned, and tried in private: only its learner sees a study, everybody s
   expect((await learners[0]!.fetch(`/assignments/${id}/studies/${kept.id}/picture`)).headers.get('content-type')).toBe(
     'image/png'
   )
+  const shown = await learners[0]!.fetch(`/assignments/${id}/studies/${kept.id}/evidence/coverage`)
+  expect([shown.status, shown.headers.get('content-type')]).toEqual([200, 'image/png'])
+  expect((await learners[1]!.fetch(`/assignments/${id}/studies/${kept.id}/evidence/coverage`)).status).toBe(404)
   expect((await teacher.fetch(`/assignments/${id}/studies`)).status).toBe(403)
   expect((await learners[1]!.fetch(`/assignments/${id}/studies/${kept.id}/picture`)).status).toBe(404)
   expect(await ofLearner(0)).toMatchObject({ studies: 1, plan: { subject: 'a kettle' }, handIn: null })
@@ -272,6 +281,25 @@ it('takes a photographed sheet to whose it is, lets a box be disputed, and is co
   expect((await learners[0]!.json('PUT', `${path}/dispute`, { box: wrong.name, word: '' })).status).toBe(409)
   const [after] = keptSheetListSchema.parse(await (await teacher.fetch(`/assignments/${id}/sheets`)).json())
   expect(after).toMatchObject({ disputes: [{ box: wrong.name, word: 'It was still wet.' }] })
+  // A scan of the class: Bo's sheet, and a page that is none. How far it is comes line by line.
+  const other = await ofLearner(1),
+    { jpeg: theirs } = await filledSheet({ exercise: 'opposites', settings: other.settings, number: other.id })
+  const scan = await teacher.fetch('/sheets', {
+    method: 'POST',
+    body: form('picture', await scanned([theirs, await picture(1500, 2000)])),
+    headers: { accept: 'application/x-ndjson' }
+  })
+  const lines = (await scan.text())
+    .trim()
+    .split('\n')
+    .map(line => JSON.parse(line) as { told?: unknown; answer?: unknown })
+  expect(lines.flatMap(l => (l.told ? [sheetsToldSchema.parse(l.told).share] : []))).toEqual(
+    expect.arrayContaining([expect.closeTo(0.3, 5)])
+  )
+  expect(sheetsTakenSchema.parse(lines.at(-1)!.answer)).toMatchObject([
+    { kind: 'kept', assignmentId: other.id, learner: 'Bo' },
+    { kind: 'refused', reason: 'No worksheet is found on page 2.' }
+  ])
   const none = await send(learners[0]!, await picture(400, 300))
   expect([none.status, ((await none.json()) as { error: { message: string } }).error.message]).toEqual([
     415,

@@ -85,9 +85,4 @@ const called = computed(() => (job.value ? MADE_EXPORTS[job.value.name].words : 
   gap: 2px 12px;
   align-items: baseline;
 }
-progress {
-  width: 120px;
-  height: 8px;
-  accent-color: currentColor;
-}
 </style>

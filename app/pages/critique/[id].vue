@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { EXERCISES } from '~~/core/exercise'
+import { exerciseSet } from '~~/core/exercise'
 import { critiqueSchema } from '~~/shared/critique'
 import { submissionSchema } from '~~/shared/submission'
 
@@ -60,8 +60,8 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
       <ScoreList v-if="critique.score" :score="critique.score" />
       <TakeAway :submission-id="id" />
       <section v-if="critique.assignment" aria-label="Exercise">
-        <h2>Exercise: {{ EXERCISES[critique.assignment.exercise].title }}</h2>
-        <p class="words">{{ EXERCISES[critique.assignment.exercise].trains }}.</p>
+        <h2>Exercise: {{ exerciseSet(critique.assignment).title }}</h2>
+        <p class="words">{{ exerciseSet(critique.assignment).trains }}.</p>
         <p>
           <NuxtLink :to="`/exercises/${critique.assignment.id}`">Open the exercise</NuxtLink>
           <span class="quiet">· due {{ dueWords(critique.assignment.dueOn) }}</span>

@@ -1,6 +1,7 @@
 /** Checks of a free piece's colours: whether they keep to a scheme, which of them leads, how strong they are. */
 import { percent } from '../../critique/words'
 import { bestFit, HOLDS, type Fit } from '../../measure/harmony/scheme'
+import { VIVID_ABOVE } from '../../measure/harmony/vivid'
 import { turnBetween, wrapDegrees } from '../../numeric/angle'
 import { schemeNamed, type SectorScheme } from '../../wheel/schemes'
 import { checkOf, type Check, type HandInMeasures } from '../exercise'
@@ -171,9 +172,6 @@ export const differentSteps = (atLeast: number, atMost: number): Check =>
       found > atMost ? 'Leave a colour out, or mix it into a neighbour.' : 'Mix the ones you have with each other.'
   })
 
-/** Chroma from which a colour is no longer muted: the report's own bound for a vivid one. */
-const STRONG = 0.15
-
 /** Hardly anything is vivid. @param most share of the picture, 0–1. */
 export const muted = (most: number): Check =>
   checkOf({
@@ -184,7 +182,7 @@ export const muted = (most: number): Check =>
     top: 1,
     measure: ({ planes: { chroma, mask, count } }) => {
       let strong = 0
-      for (let i = 0; i < mask.length; i++) if (chroma[i] > STRONG) strong += mask[i]
+      for (let i = 0; i < mask.length; i++) if (chroma[i] > VIVID_ABOVE) strong += mask[i]
       return count ? strong / count : 0
     },
     say: (share, bounds) =>
@@ -204,10 +202,10 @@ export const greyed = (atLeast: number): Check =>
     asks: () =>
       `At least ${atLeast} steps of strength between grey and the colour, each in ${percent(BAND_SHARE)} of the picture`,
     atLeast,
-    top: Math.round(STRONG / BAND),
+    top: Math.round(VIVID_ABOVE / BAND),
     exact: true,
     measure: ({ planes: { chroma, mask, count } }) => {
-      const bands = new Array<number>(Math.round(STRONG / BAND)).fill(0)
+      const bands = new Array<number>(Math.round(VIVID_ABOVE / BAND)).fill(0)
       for (let i = 0; i < mask.length; i++) {
         const band = Math.floor(chroma[i] / BAND)
         if (band < bands.length) bands[band] += mask[i]

@@ -5,7 +5,7 @@ import { angleDistance } from '../../numeric/angle'
 import { SCHEME_WORDS } from '../../wheel/schemes'
 import { stepAt } from '../../wheel/wheel'
 import { checkOf, type Check, type HandInMeasures } from '../exercise'
-import type { Plan } from '../plan'
+import type { Plan } from '../plan/plan'
 
 /** A step of the wheel. */
 const KEY = 30

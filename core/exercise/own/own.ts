@@ -1,7 +1,7 @@
 /** An exercise of an instructor's own: the words of another one changed, its checks put together anew. */
-import { SCHEMES } from '../../wheel/schemes'
+import { SCHEMES, type SectorScheme } from '../../wheel/schemes'
 import type { Exercise } from '../exercise'
-import { exerciseOf, type ExerciseKey } from '../shelf'
+import { EXERCISE_KEYS, exerciseOf, type ExerciseKey } from '../shelf'
 import { checkKind, type CheckKindKey } from './kinds'
 
 export interface OwnCheck {
@@ -17,6 +17,14 @@ export interface OwnExercise {
   readonly steps: readonly string[]
   readonly checks: readonly OwnCheck[]
 }
+
+/** What an exercise in no scheme begins as: its sheet is frames to draw in. */
+export const NO_SCHEME: ExerciseKey = 'framing'
+/** The exercise whose scheme and sheet one begins with. @param scheme null for none. */
+export const baseFor = (scheme: SectorScheme | null): ExerciseKey =>
+  (scheme && EXERCISE_KEYS.find(key => exerciseOf(key).plan === scheme)) || NO_SCHEME
+/** Schemes that the shelf has an exercise in. */
+export const BASE_SCHEMES: readonly SectorScheme[] = SCHEMES.map(s => s.name).filter(s => baseFor(s) !== NO_SCHEME)
 
 /** Kinds of checks that an exercise can have: those about a scheme only where there is one. */
 export const hasScheme = (base: ExerciseKey): boolean => exerciseOf(base).plan !== null

@@ -16,9 +16,9 @@ const MM_OF_POINT = 0.3528
 const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
 type Style = Readonly<Record<string, string | number>>
-const rectangle = ({ x, y, w, h }: Place, style: Style): string =>
+export const rectangle = ({ x, y, w, h }: Place, style: Style): string =>
   element('rect', { x, y, width: w, height: h, ...style })
-const outlined = (place: Place, more: Style = {}): string =>
+export const outlined = (place: Place, more: Style = {}): string =>
   rectangle(place, { fill: 'none', stroke: INK, 'stroke-width': OUTLINE, ...more })
 /** A square of a mark, as a piece of a path. */
 const square = (x: number, y: number, side: number): string => pathOf('M', x, y, 'h', side, 'v', side, 'h', -side, 'z')
@@ -55,13 +55,13 @@ const EXTENDED = /[\u0100-\u0130\u0132-\u0151\u0154-\u024f]+/g
 const inFiles = (text: string, family: string): string =>
   escaped(text).replace(EXTENDED, run => `<tspan font-family="${family}Extended">${run}</tspan>`)
 
-function textSvg({ x, y, size, text, family, middle }: Line): string {
+export function textSvg({ x, y, size, text, family, middle }: Line): string {
   const set = { x, y, 'font-family': family, 'font-size': size * MM_OF_POINT, fill: middle ? QUIET : INK }
   return element('text', { ...set, 'text-anchor': middle ? 'middle' : undefined }, inFiles(text, family))
 }
 
 /** Twelve sectors with their names; a line points at each colour of the scheme. */
-function wheelSvg({ x, y, radius, at }: PrintedWheel, wheel: WheelName): string {
+export function wheelSvg({ x, y, radius, at }: PrintedWheel, wheel: WheelName): string {
   const ring = { x, y, outer: radius, inner: radius * 0.6 },
     size = TEXT.label * MM_OF_POINT
   const sectors = Array.from({ length: 12 }, (_, i) => {

@@ -1,9 +1,10 @@
 import { AppError } from '../../../shared/errors'
-import { cornersSchema } from '../../../shared/worksheet'
+import { cornersSchema, SCAN_BYTES } from '../../../shared/worksheet'
 import { check } from '../../http/check'
-import { PICTURE_FORM, PICTURE_FORM_MS, withForm } from '../../http/form'
+import { PICTURE_FORM, PICTURE_FORM_MS, withForm, type FormLimits } from '../../http/form'
 import { route } from '../../http/route'
-import { takeSheets } from '../../services/exercises/worksheets'
+import { told } from '../../http/told'
+import { takeSheets } from '../../services/exercises/sheets'
 
 function parsed(text: string): unknown {
   try {
@@ -13,14 +14,25 @@ function parsed(text: string): unknown {
   }
 }
 
-/** A photograph of one filled worksheet or several: each goes to whom it was printed for. */
+const SHEETS_FORM: FormLimits = {
+  ...PICTURE_FORM,
+  files: ['picture'],
+  fileBytes: SCAN_BYTES,
+  tooLong: 'The file is larger than 100 MB: send the pages in two parts.'
+}
+
+/**
+ * A photograph or scan of one filled worksheet or several: each goes to whom it was printed for. How far the reading is
+ * comes line by line where that is asked for.
+ */
 export default route(
   'account',
   ({ event, account }) =>
-    withForm(event, PICTURE_FORM, ({ words, files }) => {
+    withForm(event, SHEETS_FORM, ({ words, files }) => {
       const file = files.get('picture')
       if (!file) throw new AppError('invalid', 'The photograph is missing.')
-      return takeSheets(account, { file, corners: words.corners ? check(cornersSchema, parsed(words.corners)) : null })
+      const corners = words.corners ? check(cornersSchema, parsed(words.corners)) : null
+      return told(event, tell => takeSheets(account, { file, corners }, tell))
     }),
   { limitMs: PICTURE_FORM_MS }
 )

@@ -25,6 +25,7 @@ import { askAgain } from '../../db/measurements'
 import { db } from '../../db/pool'
 import { readablePiece, pieceTo } from '../access'
 import { audit } from '../house/audit'
+import { ownOf } from '../exercises/own'
 import { editDraft, refuseStale } from './draft'
 import { tellReleased } from '../mail/mail'
 import { wakeMeasuring } from '../pieces/measuring'
@@ -46,6 +47,7 @@ async function wholeCritique(piece: PieceFacts, withNotes: boolean): Promise<Cri
   const assignment = assigned && {
     id: assigned.assignment.id,
     exercise: assigned.assignment.exercise,
+    own: assigned.assignment.own,
     dueOn: assigned.assignment.dueOn,
     settings: assigned.assignment.settings
   }
@@ -123,16 +125,21 @@ export async function writeVerdict(
 }
 
 /** On the class's own wheel, with what else is asked. */
-export const assignExercise = async (
-  account: Account,
-  submissionId: number,
-  { exercise, dueOn, hue, tolerance, medium }: AssignInput
-): Promise<void> => {
+export async function assignExercise(account: Account, submissionId: number, input: AssignInput): Promise<void> {
+  const { exercise, own, dueOn, hue, tolerance, medium } = input
   const { classId } = await pieceTo('draft', account, submissionId),
-    { wheel } = await findStandards(db(), classId)
-  await editDraft(account, submissionId, connection =>
-    upsertAssignment(connection, submissionId, { exercise, dueOn, settings: { wheel, hue, tolerance, medium } })
-  )
+    { wheel } = await findStandards(db(), classId),
+    named = typeof own === 'number' ? await ownOf(account, own) : null
+  await editDraft(account, submissionId, async connection => {
+    const set = own === 'as set' ? await findAssignmentOfSubmission(connection, submissionId) : null
+    const settings = { wheel, hue, tolerance, medium }
+    await upsertAssignment(connection, submissionId, {
+      exercise: named?.base ?? exercise,
+      own: named ?? set?.assignment.own ?? null,
+      dueOn,
+      settings
+    })
+  })
 }
 
 /**

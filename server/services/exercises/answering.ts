@@ -1,16 +1,17 @@
 /** What a learner does with an exercise before handing it in: a plan, and work in progress checked privately. */
 import { nothingKnown } from '../../../core/critique/piece/known'
-import type { Plan } from '../../../core/exercise/plan'
+import type { Plan } from '../../../core/exercise/plan/plan'
 import type { Account } from '../../../shared/account'
-import type { Study } from '../../../shared/assignment'
+import type { Assignment, Study } from '../../../shared/assignment'
 import { AppError } from '../../../shared/errors'
 import { findAnswerPicture, insertStudy, listStudies } from '../../db/answers'
 import * as rows from '../../db/assignments'
-import { insertBlob } from '../../db/pictures'
+import { findBlob, insertBlob } from '../../db/pictures'
 import { db, transaction } from '../../db/pool'
 import { measureStored } from '../../work/workers'
 import { ownAssignment, visibleAssignment } from '../access'
 import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
+import { evidenceOn } from './listing'
 import { remeasure } from './setting'
 
 export async function writePlan(account: Account, id: number, plan: Plan): Promise<void> {
@@ -53,9 +54,11 @@ export async function checkPrivately(
 }
 
 /** Only their learner's to see. @throws AppError not-found. */
-async function own(account: Account, id: number): Promise<void> {
-  const { learner } = await visibleAssignment(account, id)
-  if (learner.id !== account.id) throw new AppError('not-found', 'There is nothing here, or it is not yours to see.')
+async function own(account: Account, id: number): Promise<Assignment> {
+  const assignment = await visibleAssignment(account, id)
+  if (assignment.learner.id !== account.id)
+    throw new AppError('not-found', 'There is nothing here, or it is not yours to see.')
+  return assignment
 }
 
 export async function studiesOf(account: Account, id: number): Promise<Study[]> {
@@ -63,9 +66,22 @@ export async function studiesOf(account: Account, id: number): Promise<Study[]> 
   return listStudies(db(), id)
 }
 
-export async function studyPicture(account: Account, id: number, studyId: number): Promise<string> {
+interface Which {
+  /** Of the assignment. */
+  readonly id: number
+  readonly studyId: number
+}
+
+/** @returns the hash of its display size. */
+export async function studyPicture(account: Account, { id, studyId }: Which): Promise<string> {
   await own(account, id)
   const found = await findAnswerPicture(db(), 'studies', { id: studyId, assignmentId: id })
   if (!found) throw new AppError('not-found', 'There is no such study.')
   return found
+}
+
+export async function studyEvidence(account: Account, which: Which, check: string): Promise<Buffer> {
+  const picture = await findBlob(db(), await studyPicture(account, which))
+  if (!picture) throw new AppError('not-found', 'There is no such study.')
+  return evidenceOn(picture.bytes, await own(account, which.id), { check, who: `${account.id}` })
 }

@@ -9,7 +9,7 @@ import { keyReadings } from '../../../core/critique/key-readings'
 import { scoreRubric } from '../../../core/critique/rubric'
 import { describeTarget } from '../../../core/critique/target'
 import { describeTrial } from '../../../core/trial/words'
-import { EXERCISES } from '../../../core/exercise'
+import { exerciseSet } from '../../../core/exercise'
 import type { Report } from '../../../core/measure/report'
 import type { Paper } from '../../work/sheet/document'
 import type { SheetRequest } from '../../work/sheet/sheet'
@@ -56,8 +56,8 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
       })),
       readings: keyReadings({ readings, judged: notes.judged, said: corrections.map(c => c.reason) }, READINGS),
       exercise: assignment && {
-        title: EXERCISES[assignment.exercise].title,
-        trains: EXERCISES[assignment.exercise].trains,
+        title: exerciseSet(assignment).title,
+        trains: exerciseSet(assignment).trains,
         due: day(`${assignment.dueOn}T12:00:00Z`)
       },
       score: score && `${score.percent} %: ${score.sum} of ${score.most}, over what was scored.`

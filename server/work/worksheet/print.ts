@@ -1,11 +1,14 @@
-/** Worksheets as a document: a page each, and for the instructor a key with every box's wanted colour. */
+/**
+ * Worksheets as a document: a page each, and for the instructor a key with every box's wanted colour. Plans as a page.
+ */
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { nameOfLinear } from '../../../core/colour/names'
 import { convertLinearToLab } from '../../../core/colour/lab'
 import { linearOfHex } from '../../../core/colour/srgb'
 import { worksheetOf } from '../../../core/exercise/worksheet/layout'
 import { worksheetSvg } from '../../../core/exercise/worksheet/svg'
-import type { Box, Paper, Worksheet } from '../../../core/exercise/worksheet/worksheet'
+import { PAPER_SIZE, type Box, type Paper, type Worksheet } from '../../../core/exercise/worksheet/worksheet'
+import { planSvg, type PlanPage } from '../../../core/exercise/plan/sheet'
 import { positionOn, stepAt } from '../../../core/wheel/wheel'
 import type { WheelName } from '../../../core/wheel/steps'
 import { writePdf } from '../pdf'
@@ -23,9 +26,10 @@ const POINTS = 72 / 25.4
 const PAGE: Readonly<Record<Paper, 'A4' | 'LETTER'>> = { a4: 'A4', letter: 'LETTER' }
 const QUIET = '#5e5e5e'
 
-const page = (sheet: Worksheet, answers: boolean, first: boolean): Content => ({
-  svg: worksheetSvg(sheet, PRINTING, answers),
-  width: sheet.width * POINTS,
+/** @param width millimetres of the drawing, which is the page. */
+const page = (svg: string, width: number, first: boolean): Content => ({
+  svg,
+  width: width * POINTS,
   absolutePosition: { x: 0, y: 0 },
   ...(first ? {} : { pageBreak: 'before' as const })
 })
@@ -72,11 +76,24 @@ export function worksheetsDocument({ sheets, answers }: WorksheetsRequest): TDoc
     info: { title: laid.length === 1 ? laid[0]!.lines[0]!.text : 'Worksheets' },
     defaultStyle: { font: 'Sans', fontSize: 9 },
     content: laid.flatMap((sheet, i) => [
-      page(sheet, answers, i === 0),
+      page(worksheetSvg(sheet, PRINTING, answers), sheet.width, i === 0),
       ...(answers && sheet.boxes.length ? [keyTable(sheet)] : [])
     ])
   }
 }
+
+/** @param fonts folder of the font files. */
+export const printPlan = (asked: PlanPage, fonts: string): Promise<Buffer> =>
+  writePdf(
+    {
+      pageSize: PAGE[asked.paper],
+      pageMargins: 0,
+      info: { title: `${asked.title}: the plan` },
+      defaultStyle: { font: 'Sans', fontSize: 9 },
+      content: [page(planSvg(asked), PAPER_SIZE[asked.paper].width, true)]
+    },
+    fonts
+  )
 
 /** @param fonts folder of the font files. */
 export const printWorksheets = (request: WorksheetsRequest, fonts: string): Promise<Buffer> =>

@@ -32,6 +32,7 @@ const PANELS: Readonly<Record<Station, Panel>> = {
   harmony: {
     parts: [
       () => import('./harmony/HarmonyWheel.vue'),
+      () => import('./harmony/PlannedColours.vue'),
       'readings',
       () => import('./harmony/HarmonyAmounts.vue'),
       'areas'

@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
-import { SCHEME_WORDS } from '~~/core/wheel/schemes'
-import { stepAt } from '~~/core/wheel/wheel'
 import type { Assignment } from '~~/shared/assignment'
 
 /** What a learner does with an exercise: plan it, print its sheet, check work in progress, hand it in. */
@@ -9,11 +7,6 @@ const props = defineProps<{ assignment: Assignment }>()
 const emit = defineEmits<{ changed: [] }>()
 const open = computed(() => !props.assignment.confirmedAt)
 const plan = computed(() => props.assignment.plan)
-const planned = computed(() => {
-  if (!plan.value) return ''
-  const { subject, scheme, hue } = plan.value
-  return `${subject}: ${SCHEME_WORDS[scheme]}, ${stepAt(props.assignment.settings.wheel, hue)}`
-})
 /** Schemes are planned; a ladder is not. */
 const plans = computed(() => exerciseSet(props.assignment).keyed)
 const sheet = (paper: string): string => `/api/assignments/${props.assignment.id}/worksheet?paper=${paper}`
@@ -22,13 +15,16 @@ const checking = ref(false)
 
 <template>
   <section class="acts" aria-label="What to do">
-    <p v-if="plans && (plan || open)">
-      <template v-if="plan"
-        ><b>Planned:</b> {{ planned }} ·
-        <NuxtLink v-if="open" class="word-link" :to="`/exercises/${assignment.id}/plan`">change it</NuxtLink></template
+    <PlanSummary v-if="plan" :plan="plan" :wheel="assignment.settings.wheel">
+      ·
+      <a class="word-link" :href="`/api/assignments/${assignment.id}/plan`" target="_blank">print it</a>
+      <template v-if="open">
+        · <NuxtLink class="word-link" :to="`/exercises/${assignment.id}/plan`">change it</NuxtLink></template
       >
-      <NuxtLink v-else class="word-link" :to="`/exercises/${assignment.id}/plan`">plan it first</NuxtLink>
-    </p>
+    </PlanSummary>
+    <NuxtLink v-else-if="plans && open" class="word-link" :to="`/exercises/${assignment.id}/plan`"
+      >plan it first</NuxtLink
+    >
     <p class="word-row">
       <a class="word-link" :href="sheet('a4')" target="_blank">print the worksheet</a>
       <a class="word-link" :href="sheet('letter')" target="_blank">on Letter</a>

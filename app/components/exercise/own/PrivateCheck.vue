@@ -12,6 +12,10 @@ const file = ref<File | null>(null),
 const { problem, busy, act } = useAct()
 const checks = computed(() => checksOf(props.assignment, props.assignment.settings, props.assignment.plan !== null))
 const needsReference = computed(() => exerciseSet(props.assignment).needs === 'reference')
+/** The check that is shown on the newest study. */
+const shown = ref<string | null>(null)
+const pictureOf = (id: number, newest: boolean): string =>
+  newest && shown.value ? `/api${path}/${id}/evidence/${shown.value}` : `/api${path}/${id}/picture`
 watch(file, async chosen => {
   if (chosen && !needsReference.value) await check()
 })
@@ -23,6 +27,7 @@ async function check() {
   const kept = await act(() => api(studySchema, path, { method: 'POST', body }))
   if (!kept) return
   file.value = null
+  shown.value = null
   await refresh()
   emit('checked')
 }
@@ -47,9 +52,16 @@ async function check() {
     <p v-if="busy" role="status">Being measured …</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ol v-if="studies?.length" class="studies">
-      <li v-for="(study, i) in studies" :key="study.id">
-        <img :src="`/api${path}/${study.id}/picture`" :alt="`Study ${studies.length - i}`" loading="lazy" />
-        <CheckList v-if="i === 0" :checks="checks" :settings="assignment.settings" :results="study.checks" />
+      <li v-for="(study, i) in studies" :key="study.id" :class="{ newest: i === 0 }">
+        <img :src="pictureOf(study.id, i === 0)" :alt="`Study ${studies.length - i}`" loading="lazy" />
+        <CheckList
+          v-if="i === 0"
+          v-model:shown="shown"
+          :checks="checks"
+          :settings="assignment.settings"
+          :results="study.checks"
+          shows
+        />
         <span v-else class="quiet"
           >{{ study.checks.filter(c => c.passed).length }} of {{ study.checks.length }} reached ·
           {{ dayWords(study.checkedAt) }}</span
@@ -76,6 +88,9 @@ async function check() {
   grid-template-columns: 110px minmax(0, 1fr);
   gap: 14px;
   align-items: start;
+}
+.studies .newest {
+  grid-template-columns: minmax(0, 1fr);
 }
 img {
   width: 100%;

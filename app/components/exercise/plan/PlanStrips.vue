@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { planColours } from '~~/core/exercise/plan/colours'
 import { nearestPaint } from '~~/core/exercise/paints'
 import type { SectorScheme } from '~~/core/wheel/schemes'
 import type { WheelName } from '~~/core/wheel/steps'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { planColours } from '~~/core/exercise/plan/colours'
 import { hexOfLinear } from '~~/core/colour/srgb'
 import { pathOf, pointAt, sectorPath } from '~~/core/export/drawing'
 import { strongAt } from '~~/core/exercise/worksheet/mixtures'

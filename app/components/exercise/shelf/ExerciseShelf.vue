@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BOARDS, exerciseOf, type ExerciseKey } from '~~/core/exercise'
+import { NO_SCHEME } from '~~/core/exercise/own/own'
 import { ownListSchema, type OwnListed } from '~~/shared/own-exercise'
 
 /** All exercises by what they train, and one's own; the one in hand is shown in full, set from there, or changed. */
@@ -11,13 +12,24 @@ const { data: own, refresh } = useApiData(ownListSchema, () =>
 interface Taken {
   readonly exercise: ExerciseKey
   readonly own: OwnListed | null
+  /** Begun from nothing. */
+  readonly fresh?: boolean
 }
+const NEW: Taken = { exercise: NO_SCHEME, own: null, fresh: true }
 const taken = shallowRef<Taken | null>(null),
   changing = ref(false)
 const isTaken = (exercise: ExerciseKey, id: number | null): boolean =>
-  taken.value?.exercise === exercise && (taken.value.own?.id ?? null) === id
+  taken.value?.exercise === exercise && (taken.value.own?.id ?? null) === id && !taken.value.fresh
 function take(next: Taken) {
   taken.value = isTaken(next.exercise, next.own?.id ?? null) ? null : next
+  changing.value = false
+}
+function begin() {
+  taken.value = NEW
+  changing.value = true
+}
+function leave() {
+  if (taken.value?.fresh) taken.value = null
   changing.value = false
 }
 /** @param id of what was kept; null when it was dropped. */
@@ -50,7 +62,7 @@ const keyOf = ({ exercise, own: of }: Taken): string =>
             </li>
           </ul>
         </div>
-        <div v-if="own?.length">
+        <div v-if="own">
           <h3>Your own</h3>
           <ul>
             <li v-for="o in own" :key="o.id">
@@ -62,11 +74,12 @@ const keyOf = ({ exercise, own: of }: Taken): string =>
                 {{ o.exercise.title }}
               </button>
             </li>
+            <li><button class="quiet" :aria-expanded="taken === NEW" @click="begin">build a new one</button></li>
           </ul>
         </div>
       </div>
       <template v-if="taken">
-        <LazyOwnEditor v-if="changing" :key="keyOf(taken)" v-bind="taken" @kept="kept" @left="changing = false" />
+        <LazyOwnEditor v-if="changing" :key="keyOf(taken)" v-bind="taken" @kept="kept" @left="leave" />
         <LazyShelfExercise v-else :key="keyOf(taken)" v-bind="taken" @set="emit('set')" @adapt="changing = true" />
       </template>
     </div>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { addDays, format } from 'date-fns'
-import { exerciseOf, MEDIA, MEDIUM_WORDS, TOLERANCE_WORDS, TOLERANCES, type ExerciseKey } from '~~/core/exercise'
-import { stepAt } from '~~/core/wheel/wheel'
+import { exerciseOf, type ExerciseKey } from '~~/core/exercise'
 import { setInputSchema } from '~~/shared/assignment'
 import { classDetailsSchema, classListSchema } from '~~/shared/class'
 import { memberListSchema } from '~~/shared/roster'
@@ -43,13 +42,8 @@ const { data: details } = useApiData(classDetailsSchema, () =>
 const keys = computed(() => [
   { value: 'own', title: 'each chooses' },
   { value: 'each', title: 'a different one each' },
-  ...Array.from({ length: 12 }, (_, i) => ({
-    value: 30 * i,
-    title: `${stepAt(details.value?.wheel ?? 'painter', 30 * i)} for all`
-  }))
+  ...keyChoices(details.value?.wheel ?? 'painter').map(({ value, title }) => ({ value, title: `${title} for all` }))
 ])
-const media = MEDIA.map(value => ({ value, title: MEDIUM_WORDS[value] })),
-  tolerances = TOLERANCES.map(value => ({ value, title: TOLERANCE_WORDS[value] }))
 const { wrong, check } = useCheckedForm(setInputSchema, () => ({
     exercise: props.exercise,
     own: props.own,
@@ -102,8 +96,8 @@ const more = ref(false)
     <v-text-field v-model="form.dueOn" type="date" label="Due on" :error-messages="wrong.dueOn" />
     <v-select v-if="keyed" v-model="form.key" :items="keys" label="Key colour" />
     <template v-if="more">
-      <v-select v-model="form.tolerance" :items="tolerances" label="How closely" />
-      <v-select v-model="form.medium" :items="media" label="Made in" />
+      <v-select v-model="form.tolerance" :items="TOLERANCE_CHOICES" label="How closely" />
+      <v-select v-model="form.medium" :items="MEDIUM_CHOICES" label="Made in" />
       <v-textarea v-model="form.note" label="A word with it" maxlength="500" rows="2" :error-messages="wrong.note" />
     </template>
     <p v-if="problem" role="alert">{{ problem }}</p>

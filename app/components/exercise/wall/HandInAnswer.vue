@@ -23,12 +23,9 @@ const missed = computed(() => props.assignment.handIn?.checks?.some(c => !c.pass
 
 <template>
   <section class="answer" aria-label="Your word on it">
-    <p v-if="assignment.plan || assignment.studies" class="quiet">
-      <template v-if="assignment.plan">planned: {{ assignment.plan.subject }}</template>
-      <template v-if="assignment.plan && assignment.studies"> · </template>
-      <template v-if="assignment.studies"
-        >{{ countWord(assignment.studies) }} {{ assignment.studies === 1 ? 'study' : 'studies' }} before it</template
-      >
+    <PlanSummary v-if="assignment.plan" :plan="assignment.plan" :wheel="assignment.settings.wheel" />
+    <p v-if="assignment.studies" class="quiet">
+      {{ countWord(assignment.studies) }} {{ assignment.studies === 1 ? 'study' : 'studies' }} before it
     </p>
     <template v-if="assignment.handIn && !assignment.confirmedAt">
       <v-textarea v-model="word" label="A word with it" rows="2" maxlength="500" />

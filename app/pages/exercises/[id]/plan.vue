@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { z } from 'zod'
 import { exerciseSet } from '~~/core/exercise'
-import { USUAL_AMOUNTS, type Amounts } from '~~/core/exercise/plan'
+import { USUAL_AMOUNTS, type Amounts } from '~~/core/exercise/plan/plan'
 import { SCHEME_WORDS, SCHEMES, type SectorScheme } from '~~/core/wheel/schemes'
 import { assignmentSchema, planSchema } from '~~/shared/assignment'
 

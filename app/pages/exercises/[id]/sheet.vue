@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
 import { assignmentSchema } from '~~/shared/assignment'
-import { keptSheetListSchema, sheetsTakenSchema, type SheetsTaken } from '~~/shared/worksheet'
+import {
+  keptSheetListSchema,
+  sheetsTakenSchema,
+  sheetsToldSchema,
+  type SheetsTaken,
+  type SheetsTold
+} from '~~/shared/worksheet'
 
 /** Filled worksheets of an exercise: photographed, read box by box, disputed, confirmed. */
 definePageMeta({ whose: 'everybody' })
@@ -16,6 +22,8 @@ const file = ref<File | null>(null),
   byHand = ref<{ x: number; y: number }[]>([]),
   setting = ref(false)
 const { problem, busy, act } = useAct()
+/** How far the reading is; null while the file is still on its way. */
+const at = ref<SheetsTold | null>(null)
 const taken = ref<SheetsTaken>([])
 const elsewhere = computed(() => taken.value.filter(t => t.kind === 'refused' || t.assignmentId !== id))
 async function read() {
@@ -23,11 +31,16 @@ async function read() {
   const body = new FormData()
   body.append('picture', file.value)
   if (byHand.value.length === 4) body.append('corners', JSON.stringify(byHand.value))
+  at.value = null
+  taken.value = []
   const done = await act(async () => {
-    taken.value = await api(sheetsTakenSchema, '/sheets', { method: 'POST', body })
+    taken.value = await apiTold({ answer: sheetsTakenSchema, path: '/sheets', body }, told => {
+      at.value = sheetsToldSchema.parse(told)
+    })
   })
   if (!done) {
-    setting.value = true
+    // A page of a scan cannot be pointed at here.
+    setting.value = file.value.type !== 'application/pdf'
     return
   }
   file.value = null
@@ -37,6 +50,11 @@ async function read() {
 }
 watch(file, chosen => {
   if (chosen) void read()
+})
+const howFar = computed(() => {
+  if (!at.value) return 'On its way …'
+  const { page } = at.value
+  return page ? `Page ${page.page} of ${page.of} is being read …` : 'Being read …'
 })
 const tell = (t: SheetsTaken[number]): string =>
   t.kind === 'refused' ? t.reason : `${t.learner}’s sheet: ${t.right} of ${t.of} right.`
@@ -50,17 +68,19 @@ const tell = (t: SheetsTaken[number]): string =>
       <h1>Worksheet</h1>
       <p class="quiet">
         Lay it flat in even light, without a flash. All four corner marks must be in the photograph; it may hold several
-        sheets.
+        sheets. A scan may be a PDF of many pages.
       </p>
     </header>
     <v-file-input
       v-model="file"
       label="Photograph or scan of the filled sheet"
-      accept="image/png,image/jpeg,image/webp,image/tiff"
+      accept="image/png,image/jpeg,image/webp,image/tiff,application/pdf"
       class="file"
       :loading="busy"
     />
-    <p v-if="busy" role="status">Being read …</p>
+    <p v-if="busy" class="far" role="status">
+      <progress :value="at?.share ?? 0" max="1" aria-label="How far the reading is" /> {{ howFar }}
+    </p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <template v-if="setting && file && !busy">
       <LazyCornersByHand v-model="byHand" :file="file" />

@@ -1,7 +1,7 @@
 import { disputeInputSchema } from '../../../../../../shared/worksheet'
 import { body } from '../../../../../http/body'
 import { idParam, route } from '../../../../../http/route'
-import { disputeBox } from '../../../../../services/exercises/worksheets'
+import { disputeBox } from '../../../../../services/exercises/sheets'
 
 export default route('learner', async ({ event, account }) => {
   const said = await body(event, disputeInputSchema)

@@ -2,11 +2,11 @@
  * The colours of a plan: each of a scheme's, and what it can be let down to; all inside what a screen and a printer
  * have.
  */
-import { hexOfLinear } from '~~/core/colour/srgb'
-import { shades, strongAt, tints, tones } from '~~/core/exercise/worksheet/mixtures'
-import { schemePositions, type SectorScheme } from '~~/core/wheel/schemes'
-import type { WheelName } from '~~/core/wheel/steps'
-import { stepAt } from '~~/core/wheel/wheel'
+import { hexOfLinear } from '../../colour/srgb'
+import { shades, strongAt, tints, tones } from '../worksheet/mixtures'
+import { schemePositions, type SectorScheme } from '../../wheel/schemes'
+import type { WheelName } from '../../wheel/steps'
+import { stepAt } from '../../wheel/wheel'
 
 export interface PlanColour {
   readonly name: string
