@@ -6,7 +6,6 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { EXERCISE_KEYS, PLAIN_SETTINGS } from '../core/exercise'
-import { writeCode } from '../core/exercise/worksheet/code'
 import { worksheetOf } from '../core/exercise/worksheet/layout'
 import { worksheetSvg } from '../core/exercise/worksheet/svg'
 import { PAPERS } from '../core/exercise/worksheet/worksheet'
@@ -66,6 +65,6 @@ await command(async () => {
     place: [x, y, w, h].map(round1),
     wanted: wanted.kind === 'value' ? round1(wanted.value) : wanted.hex
   }))
-  process.stdout.write(`${JSON.stringify({ file: out, code: writeCode(sheet.code), boxes })}\n`)
+  process.stdout.write(`${JSON.stringify({ file: out, code: sheet.text, boxes })}\n`)
   return 0
 })

@@ -10,6 +10,7 @@ import { findAccount, insertAccount } from '../server/db/accounts'
 import { insertClass } from '../server/db/classes'
 import { insertMembership } from '../server/db/memberships'
 import { db } from '../server/db/pool'
+import type { Plan } from '../core/exercise/plan/plan'
 import { answerHandIn, readSet, setExercise } from '../server/services/exercises/setting'
 import { checkPrivately, writePlan } from '../server/services/exercises/answering'
 import { listAssignments } from '../server/services/exercises/listing'
@@ -92,6 +93,20 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
     })
     const { assignments } = await readSet(instructor, setId)
     const of = (key: string) => assignments.find(a => a.learner.id === learners.get(key)!.id)!
+    const plan = (key: string, words: Pick<Plan, 'subject' | 'goal' | 'amounts'>): Promise<void> => {
+      const { id, settings } = of(key)
+      return writePlan(learners.get(key)!, id, { ...words, scheme: 'complementary', hue: settings.hue! })
+    }
+    await plan('bram', {
+      subject: 'moorings in full sun',
+      goal: 'Can the sails stay small?',
+      amounts: [0.65, 0.25, 0.1]
+    })
+    await plan('joss', {
+      subject: 'the moorings from the steps',
+      goal: 'How little red does it take?',
+      amounts: [0.7, 0.22, 0.08]
+    })
     for (const piece of exercisePieces(key => of(key).settings.hue!)) await bring(piece, of(piece.learner).id)
     await measuringDone()
     await answerHandIn(instructor, of('mika').id, {
@@ -100,13 +115,6 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
       now
     })
     const joss = learners.get('joss')!
-    await writePlan(joss, of('joss').id, {
-      subject: 'the moorings from the steps',
-      goal: 'How little red does it take?',
-      scheme: 'complementary',
-      hue: of('joss').settings.hue!,
-      amounts: [0.7, 0.22, 0.08]
-    })
     progress(`painting ${STUDY.words.title}`)
     await withScratch(async picture => {
       await writeFile(picture, await renderPiece(STUDY))

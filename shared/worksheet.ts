@@ -73,3 +73,7 @@ export type SheetsTold = z.infer<typeof sheetsToldSchema>
 
 /** A scan of a whole class. */
 export const SCAN_BYTES = 100_000_000
+
+/** One's own printer as it is known. @property off ΔE00 of the grey that is furthest from what it is to be. */
+export const knownPrinterSchema = z.object({ off: z.number(), measuredAt: z.iso.datetime() })
+export type KnownPrinter = z.infer<typeof knownPrinterSchema>

@@ -13,9 +13,9 @@ import type { Progress } from './protocol'
 import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 import { makeSlips, type SlipsRequest } from './slips/slips'
-import { readPhoto } from './worksheet/photo'
+import { readPhoto, readPrinterPages } from './worksheet/photo'
 import { pagesOfScan } from './worksheet/scan'
-import { printPlan, printWorksheets, type WorksheetsRequest } from './worksheet/print'
+import { printPlan, printPrinter, printWorksheets, type PrinterPages, type WorksheetsRequest } from './worksheet/print'
 
 export type ExportTask =
   | {
@@ -77,6 +77,8 @@ if (process.send) {
     worksheets: (request: WorksheetsRequest) => printWorksheets(request, join(import.meta.dirname, 'fonts')),
     plan: (request: PlanPage) => printPlan(request, join(import.meta.dirname, 'fonts')),
     photo: readPhoto,
+    printerPages: (request: PrinterPages) => printPrinter(request, join(import.meta.dirname, 'fonts')),
+    printer: readPrinterPages,
     scan: pagesOfScan
   })
 }

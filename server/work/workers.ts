@@ -12,11 +12,12 @@ import type { evidence, EvidenceRequest, Ingested, MeasureRequest, measure } fro
 import type { Progress } from './protocol'
 import type { RecordRequest } from './record/zip'
 import type { PlanPage } from '../../core/exercise/plan/sheet'
+import type { PrinterOutcome } from '../../core/exercise/reader/printer'
 import type { SheetOutcome } from '../../core/exercise/reader/read'
 import type { SlipsRequest } from './slips/slips'
 import type { PhotoRequest } from './worksheet/photo'
 import type { ScanOutcome, ScanRequest } from './worksheet/scan'
-import type { WorksheetsRequest } from './worksheet/print'
+import type { PrinterPages, WorksheetsRequest } from './worksheet/print'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
 const LIMIT = { ingest: 8000, measure: 15_000, upright: 30_000, export: 120_000, password: 10_000 } as const
@@ -87,6 +88,13 @@ export const printWorksheets = (request: WorksheetsRequest, who: string): Promis
 
 export const printPlan = (request: PlanPage, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'plan', request, who, limitMs: LIMIT.export })
+
+export const printPrinterPages = (request: PrinterPages, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'printerPages', request, who, limitMs: LIMIT.export })
+
+/** @throws when the file is no picture. */
+export const readPrinterPhoto = (request: { readonly file: string }, who: string): Promise<PrinterOutcome> =>
+  workers().full.run({ name: 'printer', request, who, limitMs: LIMIT.upright })
 
 /** @throws when the file is no picture. */
 export const readSheetPhoto = (request: PhotoRequest, who: string): Promise<SheetOutcome[]> =>

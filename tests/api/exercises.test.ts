@@ -18,7 +18,11 @@ import { keptSheetListSchema, sheetsTakenSchema, sheetsToldSchema } from '../../
 import { closePool, openPool } from '../../server/db/pool'
 import { remindDue } from '../../server/services/exercises/reminding'
 import { enrol, newAccount, newClass } from '../people'
+import { PRINTER_DOUBT } from '../../core/exercise/reader/doubts'
+import { seededRandom } from '../../core/numeric/random'
 import { filledSheet } from '../sheets/filled'
+import { photograph } from '../sheets/photographer'
+import { beside, BOTH_SHOT, bothPages, throughPoorPrinter } from '../sheets/poor-printer'
 import { scanned } from '../sheets/scanned'
 import { pdfText } from '../pdf-text'
 import { database, Person, picture } from './client'
@@ -306,3 +310,33 @@ it('takes a photographed sheet to whose it is, lets a box be disputed, and is co
     expect.stringContaining('No worksheet is found')
   ])
 }, 60_000)
+
+it('learns a poor printer from one photograph, and reads the sheets that it printed by it', async () => {
+  const { id, settings, learner } = await ofLearner(0)
+  const pages = await pdfText(Buffer.from(await (await learners[0]!.fetch('/printer/pages')).arrayBuffer()))
+  expect(pages).toMatch(/The measure.*Your own printer/)
+  const asked = {
+    exercise: 'opposites',
+    settings,
+    number: id,
+    printer: learner.id,
+    through: throughPoorPrinter
+  } as const
+  const doubtsOf = async (): Promise<string[]> => {
+    await learners[0]!.fetch('/sheets', { method: 'POST', body: form('picture', (await filledSheet(asked)).jpeg) })
+    const [newest] = keptSheetListSchema.parse(await (await learners[0]!.fetch(`/assignments/${id}/sheets`)).json())
+    return newest!.sheet.doubts
+  }
+  const { jpeg: photo } = await photograph(beside(...(await bothPages(learner.id))), BOTH_SHOT, seededRandom(3))
+  const show = async (bytes: Buffer, who = learners[0]!) =>
+    who.fetch('/printer', { method: 'POST', body: form('picture', bytes) })
+  expect(await doubtsOf()).toContain(PRINTER_DOUBT)
+  expect((await show(photo, learners[1])).status).toBe(422)
+  expect((await show(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'))).status).toBe(415)
+  expect(await (await learners[0]!.fetch('/printer')).json()).toEqual({ printer: null })
+  expect((await show(photo)).status).toBe(200)
+  expect(await (await learners[0]!.fetch('/printer')).json()).toMatchObject({ printer: { off: expect.any(Number) } })
+  expect(await doubtsOf()).not.toContain(PRINTER_DOUBT)
+  expect((await learners[0]!.fetch('/printer', { method: 'DELETE' })).status).toBe(200)
+  expect(await (await learners[0]!.fetch('/printer')).json()).toEqual({ printer: null })
+}, 120_000)

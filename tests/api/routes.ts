@@ -99,6 +99,10 @@ export const ROUTES: readonly Route[] = [
   { method: 'PUT', path: '/assignments/1/sheets/1/dispute', who: 'learner', body: { box: 'x', word: '' } },
   { method: 'POST', path: '/assignments/1/sheets/1/confirm', who: 'instructor' },
   { method: 'POST', path: '/sheets', who: 'account' },
+  { method: 'GET', path: '/printer', who: 'account' },
+  { method: 'POST', path: '/printer', who: 'account' },
+  { method: 'DELETE', path: '/printer', who: 'account' },
+  { method: 'GET', path: '/printer/pages', who: 'account' },
   {
     method: 'POST',
     path: '/classes/1/exercises',

@@ -8,8 +8,8 @@ import { PAINTER_ANCHORS } from '../../core/wheel/painter'
 import { assignmentListSchema } from '../../shared/assignment'
 import { database, Person } from '../api/client'
 import { enrol, newAccount, newClass } from '../people'
-import { filledSheet } from '../sheets/filled'
-import { accessible } from './bench-page'
+import { filledSheet, outerMarks } from '../sheets/filled'
+import { accessible, saved } from './bench-page'
 
 const mark = Date.now().toString(36),
   password = 'grey-heron-lamp',
@@ -78,7 +78,17 @@ test('set to a class with different hues, planned, tried in private, handed in, 
   await alma.getByRole('link', { name: 'plan it first' }).click()
   await alma.getByLabel('What will it be?').fill('A kettle on a sill')
   await accessible(alma)
-  await alma.getByRole('slider', { name: 'Leader' }).press('ArrowRight')
+  const leader = alma.getByRole('slider', { name: 'Leader' })
+  await expect(leader).toHaveAttribute('aria-valuetext', '60 %')
+  const seam = (await leader.boundingBox())!,
+    bar = (await alma.locator('.amounts-bar .bar').boundingBox())!
+  await alma.mouse.move(seam.x + seam.width / 2, seam.y + 10)
+  await alma.mouse.down()
+  await alma.mouse.move(bar.x + 0.7 * bar.width, seam.y + 10, { steps: 4 })
+  await alma.mouse.up()
+  await expect(leader).toHaveAttribute('aria-valuetext', '70 %')
+  await leader.press('ArrowRight')
+  await expect(alma.getByText('leader 71 %')).toBeVisible()
   await alma.getByRole('button', { name: 'Keep the plan' }).click()
   await expect(alma.getByText('A kettle on a sill: opposites')).toBeVisible()
 
@@ -90,6 +100,10 @@ test('set to a class with different hues, planned, tried in private, handed in, 
   await expect(study.locator('[data-check="accent"]')).toContainText('hardly there', { timeout: 20_000 })
   await expect(study.locator('[data-check="accent"]')).toContainText('Add it where the eye should stop')
   await expect(alma.getByText('one study kept')).toBeVisible()
+  await study.locator('[data-check="accent"]').getByRole('button', { name: 'show me' }).click()
+  await expect
+    .poll(() => study.locator('img').evaluate((img: HTMLImageElement) => img.src + (img.naturalWidth ? ' shown' : '')))
+    .toMatch(/evidence\/accent shown$/)
 
   await alma.getByRole('link', { name: 'Hand in the exercise' }).click()
   await expect(alma.getByLabel('What is it about?')).toHaveValue('A kettle on a sill')
@@ -157,8 +171,43 @@ test('one of the shelf is copied, its checks put together anew with what passes 
   await expect(reed.getByRole('heading', { name: `Kettle, large masses, ${className}` })).toBeVisible()
 })
 
+test('one is built from nothing, in a scheme, and set from a verdict with a key colour', async ({ browser }) => {
+  const reed = await enter(browser, 'reed')
+  await reed.goto('/exercises')
+  await reed.getByRole('button', { name: 'build a new one' }).click()
+  const form = reed.getByRole('form', { name: 'An exercise of your own' })
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  await expect(form.getByText('It needs a title.')).toBeVisible()
+  await form.getByLabel('Title').fill('Two that lean on each other')
+  await form.getByLabel('What it trains').fill('Opposites that share a grey')
+  await form.getByLabel('How it is done, a step a line').fill('Mix the two to a grey.\nPaint with all three.')
+  await form.getByLabel('In which colours').click({ force: true })
+  await reed.getByRole('option', { name: 'opposites', exact: true }).click()
+  await form.getByRole('combobox', { name: 'Check 1' }).click({ force: true })
+  await reed.getByRole('option', { name: 'it keeps to the scheme' }).click()
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  await expect(reed.getByRole('button', { name: 'Two that lean on each other' })).toHaveAttribute(
+    'aria-expanded',
+    'true'
+  )
+
+  const bo = await Person.signedIn(email('Bo'), { password }),
+    handed = await bo.handIn(await opposites(60, 0.3), { classId: String(classId) })
+  const { id } = (await handed.json()) as { id: number }
+  await bo.measured(id)
+  await reed.goto(`/bench/${id}/verdict`)
+  await reed.getByLabel('Exercise', { exact: true }).click({ force: true })
+  await reed.getByRole('option', { name: 'Two that lean on each other' }).click()
+  await reed.getByLabel('Key colour').click({ force: true })
+  await reed.getByRole('option', { name: 'violet', exact: true }).click()
+  await saved(reed)
+  await reed.reload()
+  await expect(reed.getByText('Two that lean on each other')).toBeVisible()
+  await expect(reed.locator('.exercise')).toContainText('violet')
+})
+
 test('a worksheet printed, painted, photographed, read, disputed, confirmed', async ({ browser }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(180_000)
   const cleo = await enter(browser, 'Cleo'),
     teacher = await Person.signedIn(email('reed'), { password })
   const [{ id: cleoId }] = (
@@ -174,7 +223,7 @@ test('a worksheet printed, painted, photographed, read, disputed, confirmed', as
   const { id, settings, learner } = own!
   const svg = await (await cleo.request.get(`/api/assignments/${id}/worksheet?as=svg`)).text()
   expect(svg).toContain(learner.name)
-  const { sheet, jpeg } = await filledSheet({ exercise: 'opposites', settings, number: id, svg })
+  const { sheet, jpeg, corners } = await filledSheet({ exercise: 'opposites', settings, number: id, svg })
   await cleo.goto(`/exercises/${id}`)
   await cleo.getByRole('link', { name: 'read a filled one' }).click()
   await cleo.locator('input[type=file]').setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: jpeg })
@@ -201,4 +250,31 @@ test('a worksheet printed, painted, photographed, read, disputed, confirmed', as
   await cleo.locator('input[type=file]').setInputFiles(asFile(await opposites(60, 0.3)))
   await expect(cleo.getByRole('alert').filter({ hasText: 'No worksheet is found' })).toBeVisible({ timeout: 30_000 })
   await expect(cleo.getByText('Point at the outer corner of the mark at the sheet’s top left.')).toBeVisible()
+
+  // Two of its marks under a pair of hands: pointed at one by one, nudged, and read.
+  const { width = 0, height = 0 } = await sharp(jpeg).metadata(),
+    hand = await sharp({ create: { width: 260, height: 260, channels: 3, background: '#a87860' } })
+      .png()
+      .toBuffer()
+  const over = (at: { x: number; y: number }) => ({
+    input: hand,
+    left: Math.max(0, Math.round(at.x) - 80),
+    top: Math.min(height - 260, Math.max(0, Math.round(at.y) - 130))
+  })
+  const covered = await sharp(jpeg)
+    .composite([over(corners[0]!), over(corners[3]!)])
+    .jpeg({ quality: 92 })
+    .toBuffer()
+  await cleo.reload()
+  await cleo.locator('input[type=file]').setInputFiles({ name: 'held.jpg', mimeType: 'image/jpeg', buffer: covered })
+  const photo = cleo.locator('.by-hand .photo')
+  await expect(photo).toBeVisible({ timeout: 30_000 })
+  const shown = (await photo.locator('img').boundingBox())!
+  for (const { x, y } of outerMarks(sheet, corners))
+    await photo.click({ position: { x: (x / width) * shown.width, y: (y / height) * shown.height } })
+  await expect(cleo.getByText('All four are set.')).toBeVisible()
+  await cleo.getByRole('button', { name: 'Corner at the bottom right' }).press('ArrowLeft')
+  await cleo.getByRole('button', { name: 'Read it by these corners' }).click()
+  await expect(cleo.locator('article.read')).toHaveCount(2, { timeout: 40_000 })
+  await expect(cleo.locator('article.read').first().locator('[data-box]')).toHaveCount(sheet.boxes.length)
 })

@@ -10,13 +10,13 @@ import { gaussian, type Random } from '../../core/numeric/random'
 import type { Raster } from '../../core/picture/raster'
 import { PRINTING } from '../../server/work/worksheet/libraries'
 import { worksheetSvg } from '../../core/exercise/worksheet/svg'
-import type { Box, Worksheet } from '../../core/exercise/worksheet/worksheet'
+import type { Box, PrintedSheet } from '../../core/exercise/worksheet/worksheet'
 
 /** Pixels a millimetre of the printed sheet. */
 export const PRINT = 10
 
 /** The sheet as a good printer leaves it. @param svg as it was sent; drawn anew without. */
-export async function printed(sheet: Worksheet, svg = worksheetSvg(sheet, PRINTING)): Promise<Raster> {
+export async function printed(sheet: PrintedSheet, svg = worksheetSvg(sheet, PRINTING)): Promise<Raster> {
   const { data, info } = await sharp(Buffer.from(svg), { density: 300 })
     .resize(Math.round(sheet.width * PRINT), Math.round(sheet.height * PRINT), { fit: 'fill' })
     .flatten({ background: '#ffffff' })

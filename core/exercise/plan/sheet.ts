@@ -5,7 +5,7 @@
 import { element } from '../../export/drawing'
 import { SCHEME_WORDS } from '../../wheel/schemes'
 import type { WheelName } from '../../wheel/steps'
-import { TEXT, wrap } from '../worksheet/layout'
+import { TEXT, wrap } from '../worksheet/frame'
 import { outlined, rectangle, textSvg, wheelSvg } from '../worksheet/svg'
 import { PAPER_SIZE, type Line, type Paper, type Place } from '../worksheet/worksheet'
 import { planColours, threeOf, type PlanColour } from './colours'
@@ -106,7 +106,13 @@ export function planSvg({ plan, wheel, title, name, paper }: PlanPage): string {
   const drawn = [
     textSvg({ x: LEFT, y: 18, size: TEXT.title, text: `${title}: the plan`, family: 'Serif', width: across }),
     words(`${name} · ${SCHEME_WORDS[scheme]} · ${colours[0]!.name} · ${wheel} wheel`, LEFT, 24),
-    wheelSvg({ x: LEFT + WHEEL.width / 2 - 4, y: 62, radius: WHEEL.radius, at: colours.map(c => c.position) }, wheel),
+    wheelSvg({
+      name: wheel,
+      x: LEFT + WHEEL.width / 2 - 4,
+      y: 62,
+      radius: WHEEL.radius,
+      at: colours.map(c => c.position)
+    }),
     head.drawn,
     aim.drawn,
     amountsBar(plan, three, { ...beside, y: 70, w: beside.width, h: 12 }),

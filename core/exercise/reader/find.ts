@@ -4,7 +4,7 @@ import type { Raster } from '../../picture/raster'
 import { refineCorners } from './edges'
 import type { Seeing } from './seeing'
 import { homographyOf, through, type Homography, type Point } from './homography'
-import { cornerMarkers } from '../worksheet/layout'
+import { cornerMarkers } from '../worksheet/frame'
 import { PAPERS, type Paper } from '../worksheet/worksheet'
 
 /** Long edges that are looked at in turn: markers are found best where a module is a few pixels wide. */

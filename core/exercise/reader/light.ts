@@ -7,7 +7,7 @@ import type { Rgb } from '../../colour/srgb'
 import { luminanceOf } from '../../colour/lab'
 import { medianOf } from '../../numeric/median'
 import { leastSquares } from '../../numeric/solve'
-import type { PrintedGrey, Worksheet } from '../worksheet/worksheet'
+import type { Place, PrintedSheet } from '../worksheet/worksheet'
 import { medianLight, samplePlace, type Seen } from './sampling'
 import { paperSpots } from './spots'
 
@@ -40,7 +40,7 @@ const UNEVEN = 0.05
 const NEAREST = 6,
   REACH = 14
 
-function whitesOf(seen: Seen, sheet: Worksheet): { whites: White[]; clipped: number } {
+function whitesOf(seen: Seen, sheet: PrintedSheet): { whites: White[]; clipped: number } {
   let clipped = 0,
     all = 0
   const whites = paperSpots(sheet).flatMap(spot => {
@@ -54,7 +54,7 @@ function whitesOf(seen: Seen, sheet: Worksheet): { whites: White[]; clipped: num
 }
 
 /** @returns null when there is hardly any paper to see. */
-export function lightOn(seen: Seen, sheet: Worksheet): Light | null {
+export function lightOn(seen: Seen, sheet: PrintedSheet): Light | null {
   const { whites, clipped } = whitesOf(seen, sheet)
   if (whites.length < 12) return null
   const unit = (w: { x: number; y: number }): number[] => terms(w.x / 100 - 1, w.y / 100 - 1.4)
@@ -143,17 +143,29 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[]): (x:
 
 const root = (v: number): number => Math.sqrt(Math.max(0, v))
 
-/** From the printed greys. @returns null when they are not there to be read. */
-export function toneOf(at: Seen, greys: readonly PrintedGrey[], light: Light): FittedTone | null {
+/** A grey with what it is known to send back, of the paper's light. */
+export interface KnownGrey extends Place {
+  readonly wanted: Rgb
+}
+
+/** What greys look like against the paper. @returns null when one of them is not there to be read. */
+export function seeGreys(at: Seen, greys: readonly Place[], light: Light): Rgb[] | null {
   const seen = greys.flatMap(grey => {
     const samples = samplePlace(at, { place: grey, inset: 1.6, step: 0.5 })
     if (samples.count < 20) return []
     const white = light.whiteAt(grey.x + grey.w / 2, grey.y + grey.h / 2)
-    return [{ wanted: grey.linear, ratio: medianLight(samples).map((v, c) => v / white[c]) }]
+    return [medianLight(samples).map((v, c) => v / white[c]) as unknown as Rgb]
   })
-  if (seen.length < greys.length) return null
+  return seen.length < greys.length ? null : seen
+}
+
+/** From the printed greys. @returns null when they are not there to be read. */
+export function toneOf(at: Seen, greys: readonly KnownGrey[], light: Light): FittedTone | null {
+  const ratios = seeGreys(at, greys, light)
+  if (!ratios) return null
+  const seen = ratios.map((ratio, i) => ({ ratio, wanted: greys[i].wanted }))
   const curves = [0, 1, 2].map(c => {
-    const points = [...seen.map(s => [root(s.ratio[c]), root(s.wanted)] as const), [1, 1] as const]
+    const points = [...seen.map(s => [root(s.ratio[c]), root(s.wanted[c])] as const), [1, 1] as const]
     // A curve can only rise: what does not is left out.
     const rising = points.filter(
       ([x], i) => i === points.length - 1 || (x > (points[i - 1]?.[0] ?? 0) + 0.004 && x < 0.996)
@@ -167,16 +179,16 @@ export function toneOf(at: Seen, greys: readonly PrintedGrey[], light: Light): F
   })
   if (curves.some(c => c === null)) return null
   // A plain curve: logarithm of what was printed, by a quadratic of the logarithm of what is seen.
-  const x = seen.map(s => logOf(luminanceOf(s.ratio as unknown as Rgb))),
-    y = seen.map(s => logOf(s.wanted))
+  const x = seen.map(s => logOf(luminanceOf(s.ratio))),
+    y = seen.map(s => logOf(luminanceOf(s.wanted)))
   const plain = leastSquares(
     x.map(v => [v, v * v, v * v * v]),
     y
   )
   const rough = plain ? Math.max(...x.map((v, i) => Math.abs(y[i] - dot([v, v * v, v * v * v], plain)))) : Infinity
   const tinted = Math.max(
-    ...seen.map(({ ratio }) => {
-      const logs = ratio.map(logOf)
+    ...seen.map(({ ratio, wanted }) => {
+      const logs = ratio.map((v, c) => logOf(v) - logOf(wanted[c]))
       return Math.max(...logs) - Math.min(...logs)
     })
   )

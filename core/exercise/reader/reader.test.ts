@@ -10,7 +10,7 @@ import { seededRandom } from '../../numeric/random'
 import { createRaster, type Raster } from '../../picture/raster'
 import { decoded, sceneOf, type Scene } from '../../../tests/sheets/scenes'
 import { SEEING } from '../../../server/work/worksheet/libraries'
-import { PLAIN_SHOT } from '../../../tests/sheets/filled'
+import { outerMarks, PLAIN_SHOT } from '../../../tests/sheets/filled'
 import { photograph, type Shot } from '../../../tests/sheets/photographer'
 import { homographyOf, through } from './homography'
 import { monotoneCurve } from './light'
@@ -63,21 +63,9 @@ describe('a filled sheet', () => {
     const turned = (await shoot({ lean: 184 })).photo
     expect(off(sheetOf(turned))).toBeLessThan(2)
     const { photo, corners } = await shoot(),
-      { width, height, markers } = scene.sheet
-    const map = homographyOf(
-      [
-        { x: 0, y: 0 },
-        { x: width, y: 0 },
-        { x: width, y: height },
-        { x: 0, y: height }
-      ],
-      corners
-    )!
-    const outer = markers.map(m =>
-      through(map, { x: m.corner % 3 === 0 ? m.x : m.x + m.w, y: m.corner < 2 ? m.y : m.y + m.h })
-    )
+      outer = outerMarks(scene.sheet, corners)
     // Begun at another corner than the first.
-    const [first] = readSheets(photo, SEEING, { corners: [...outer.slice(2), ...outer.slice(0, 2)] })
+    const [first] = readSheets(photo, SEEING, { byHand: { corners: [...outer.slice(2), ...outer.slice(0, 2)] } })
     expect(first.kind === 'read' && off(first.sheet)).toBeLessThan(2)
   }, 60_000)
 

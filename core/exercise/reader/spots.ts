@@ -1,5 +1,5 @@
 /** Where a worksheet is bare paper: known from how it is printed. */
-import type { Place, Worksheet } from '../worksheet/worksheet'
+import type { Place, PrintedSheet } from '../worksheet/worksheet'
 
 /** Millimetres: a spot's side, what is kept clear around it, and between spots. */
 const SIDE = 3,
@@ -9,7 +9,7 @@ const SIDE = 3,
 const MM_OF_POINT = 0.3528,
   LETTER = 0.55
 
-function printedPlaces({ boxes, frames, lines, greys, markers, codePlace, wheel }: Worksheet): Place[] {
+function printedPlaces({ boxes, frames, lines, greys, markers, codePlace, wheel }: PrintedSheet): Place[] {
   const text = lines.map(({ x, y, size, text, middle }) => {
     const w = text.length * size * MM_OF_POINT * LETTER,
       h = size * MM_OF_POINT
@@ -21,7 +21,7 @@ function printedPlaces({ boxes, frames, lines, greys, markers, codePlace, wheel 
 }
 
 /** @returns spots of bare paper all over the sheet. */
-export function paperSpots(sheet: Worksheet): Place[] {
+export function paperSpots(sheet: PrintedSheet): Place[] {
   const taken = printedPlaces(sheet),
     spots: Place[] = []
   const free = (x: number, y: number): boolean =>

@@ -1,28 +1,16 @@
 /**
  * Laying a worksheet out: markers in the corners, the code at the top, greys at the bottom, rows between. Millimetres.
  */
-import { linearOfHex } from '../../colour/srgb'
 import { schemePositions } from '../../wheel/schemes'
 import { EXERCISES, type ExerciseKey } from '../shelf'
 import { exerciseSet } from '../checking'
 import type { OwnExercise } from '../own/own'
 import { keyWord, type Settings } from '../settings'
-import { greyOf } from './mixtures'
+import { writeCode } from './code'
+import { MARGIN, MARKER, sheetFrame, TEXT, wrap } from './frame'
 import { rowsOf, type SheetRow } from './rows'
-import {
-  PAPER_SIZE,
-  type Box,
-  type Line,
-  type Marker,
-  type Paper,
-  type Place,
-  type PrintedGrey,
-  type Worksheet
-} from './worksheet'
+import { PAPER_SIZE, type Box, type Line, type Paper, type Place, type Worksheet } from './worksheet'
 
-/** What printers leave white, and the markers: eight modules wide, so each is 1.75 mm. */
-const MARGIN = 10,
-  MARKER = 14
 const BODY = { left: 12, top: 33 } as const
 const GAP = 4,
   BOX = 16,
@@ -31,25 +19,6 @@ const CAPTION = 5,
   LABEL = 4.5,
   BETWEEN = 3
 const WHEEL = { radius: 19, block: 54, beside: 90 } as const
-/** Millimetres a letter takes at one point: mean of the shipped sans. */
-const LETTER = 0.178
-/** Points. Nothing is set smaller. */
-export const TEXT = { title: 16, words: 9, label: 8 } as const
-
-/** L* of the printed greys; the paper is the white above them. */
-const GREYS = [12, 24, 36, 48, 60, 72, 84, 92] as const
-
-/** Breaks a text into lines of at most so many millimetres. */
-export function wrap(text: string, width: number, size: number): string[] {
-  const most = Math.floor(width / (LETTER * size)),
-    lines: string[] = ['']
-  for (const word of text.split(' ')) {
-    const last = lines.at(-1)!
-    if (last && last.length + 1 + word.length > most) lines.push(word)
-    else lines[lines.length - 1] = last ? `${last} ${word}` : word
-  }
-  return lines
-}
 
 interface Laid {
   readonly boxes: Box[]
@@ -154,40 +123,6 @@ function layRow(row: SheetRow, { index, top, width }: Room, { boxes, frames, lin
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
-export function cornerMarkers(paper: Paper): Marker[] {
-  const { width, height } = PAPER_SIZE[paper],
-    right = width - MARGIN - MARKER,
-    bottom = height - MARGIN - MARKER
-  const corners = [
-    [MARGIN, MARGIN],
-    [right, MARGIN],
-    [right, bottom],
-    [MARGIN, bottom]
-  ]
-  return corners.map(([x, y], i) => ({
-    x,
-    y,
-    w: MARKER,
-    h: MARKER,
-    corner: i as Marker['corner'],
-    // The paper stands in the markers: places are known before the code is read.
-    id: i + (paper === 'a4' ? 0 : 4)
-  }))
-}
-
-function printedGreys(paper: Paper): PrintedGrey[] {
-  const { width, height } = PAPER_SIZE[paper],
-    left = MARGIN + MARKER + 5,
-    each = (width - 2 * left) / GREYS.length
-  return GREYS.map((value, i) => ({
-    x: left + i * each,
-    y: height - MARGIN - MARKER,
-    w: each,
-    h: 10,
-    linear: linearOfHex(greyOf(value))[0]
-  }))
-}
-
 interface Sheet {
   readonly exercise: ExerciseKey
   /** Whose words stand on it; the places are those of the exercise that it began as. */
@@ -198,21 +133,29 @@ interface Sheet {
   readonly number?: number
   /** For whom it is printed. */
   readonly name?: string
+  /** Whose printer it comes from. */
+  readonly printer?: number
 }
 
 /**
  * @returns the sheet of an exercise. Rows that find no room are left out: never one that has boxes. @throws RangeError
  * when boxes do not fit.
  */
-export function worksheetOf({ exercise, own = null, settings, paper, number = 0, name = '' }: Sheet): Worksheet {
+export function worksheetOf({
+  exercise,
+  own = null,
+  settings,
+  paper,
+  number = 0,
+  name = '',
+  printer = 0
+}: Sheet): Worksheet {
   const { width, height } = PAPER_SIZE[paper],
     { title, keyed, trains, steps } = exerciseSet({ exercise, own })
   const across = width - 2 * BODY.left,
     bottom = height - MARGIN - MARKER - 9
   const laid: Laid = { boxes: [], frames: [], lines: [] }
-  const codePlace: Place = { x: width - MARGIN - MARKER - 4 - 20, y: 8, w: 20, h: 20 }
-  const head = MARGIN + MARKER + 5,
-    room = codePlace.x - head - 3
+  const { codePlace, head, room, note, greys, markers } = sheetFrame(paper)
   const key = keyed ? keyWord(settings) : null
   laid.lines.push({ x: head, y: 15.5, size: TEXT.title, text: title, family: 'Serif', width: room })
   const whose = [name, key && `key colour ${key}`, `${settings.wheel} wheel`].filter(Boolean).join(' · ')
@@ -244,6 +187,7 @@ export function worksheetOf({ exercise, own = null, settings, paper, number = 0,
           x: BODY.left + WHEEL.beside / 2 - 3,
           y: y + WHEEL.block / 2,
           radius: WHEEL.radius,
+          name: settings.wheel,
           at: schemeAt(exercise, settings)
         }
       : null
@@ -262,23 +206,18 @@ export function worksheetOf({ exercise, own = null, settings, paper, number = 0,
     }
     y += taken
   }
-  laid.lines.push({
-    x: head,
-    y: height - MARGIN - 1,
-    size: TEXT.label,
-    text: 'Leave the greys, the corner marks and the paper between the boxes as they are: the sheet is read by them.',
-    family: 'Sans',
-    width: width - 2 * head
-  })
+  laid.lines.push(note)
+  const code = { exercise, number, settings, paper, printer }
   return {
-    code: { exercise, number, settings, paper },
+    code,
+    text: writeCode(code),
     settings,
     paper,
     width,
     height,
     ...laid,
-    greys: printedGreys(paper),
-    markers: cornerMarkers(paper),
+    greys,
+    markers,
     codePlace,
     wheel
   }

@@ -3,10 +3,8 @@ import { convertLinearToSrgb, formatHex, hexOfLinear } from '../../colour/srgb'
 import { element, pathOf, pointAt, sectorPath } from '../../export/drawing'
 import { stepAt } from '../../wheel/wheel'
 import { strongAt } from './mixtures'
-import { writeCode } from './code'
-import { TEXT } from './layout'
-import type { Line, Marker, Place, PrintedWheel, Wanted, Worksheet } from './worksheet'
-import type { WheelName } from '../../wheel/steps'
+import { TEXT } from './frame'
+import type { Line, Marker, Place, PrintedSheet, PrintedWheel, Wanted } from './worksheet'
 
 const INK = '#111111',
   QUIET = '#5e5e5e',
@@ -61,7 +59,7 @@ export function textSvg({ x, y, size, text, family, middle }: Line): string {
 }
 
 /** Twelve sectors with their names; a line points at each colour of the scheme. */
-export function wheelSvg({ x, y, radius, at }: PrintedWheel, wheel: WheelName): string {
+export function wheelSvg({ x, y, radius, name: wheel, at }: PrintedWheel): string {
   const ring = { x, y, outer: radius, inner: radius * 0.6 },
     size = TEXT.label * MM_OF_POINT
   const sectors = Array.from({ length: 12 }, (_, i) => {
@@ -105,8 +103,8 @@ function gradient({ from, hex, to }: Extract<Wanted, { kind: 'run' }>, id: strin
  * @param printing draws the marks. @param answers true for the instructor's key: each box in its wanted colour.
  * @returns an SVG document in millimetres.
  */
-export function worksheetSvg(sheet: Worksheet, printing: Printing, answers = false): string {
-  const { width, height, boxes, frames, lines, greys, markers, codePlace, wheel, settings, code } = sheet
+export function worksheetSvg(sheet: PrintedSheet, printing: Printing, answers = false): string {
+  const { width, height, boxes, frames, lines, greys, markers, codePlace, wheel, text } = sheet
   const gradients = boxes.flatMap(({ wanted }, i) =>
     answers && wanted.kind === 'run' ? [gradient(wanted, `run${i}`)] : []
   )
@@ -122,9 +120,9 @@ export function worksheetSvg(sheet: Worksheet, printing: Printing, answers = fal
       : []),
     ...boxes.map(box => outlined(box)),
     ...frames.map(frame => outlined(frame, { 'stroke-dasharray': '1.5 1' })),
-    wheel ? wheelSvg(wheel, settings.wheel) : '',
+    wheel ? wheelSvg(wheel) : '',
     ...markers.map(marker => markerSvg(marker, printing.markerBits(marker.id))),
-    codeSvg(printing.codeModules(writeCode(code)), codePlace),
+    codeSvg(printing.codeModules(text), codePlace),
     ...lines.map(textSvg)
   ]
   const page = { xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${height}mm` }

@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { EXERCISE_KEYS } from '../shelf'
 import { PLAIN_SETTINGS } from '../settings'
 import { WHEEL_NAMES } from '../../wheel/steps'
-import { readCode, writeCode } from './code'
-import { TEXT, worksheetOf } from './layout'
+import { readCode, readPrinterCode, writeCode, writePrinterCode } from './code'
+import { TEXT } from './frame'
+import { worksheetOf } from './layout'
 import { paperSpots } from '../reader/spots'
 import { PAPERS, type Place } from './worksheet'
 
@@ -70,7 +71,8 @@ it('says in its code which sheet it is, and takes no other for one', () => {
         exercise,
         number: 4711,
         settings: { wheel, hue: wheel === 'process' ? null : 330, tolerance: 'tight' },
-        paper: 'letter'
+        paper: 'letter',
+        printer: wheel === 'painter' ? 0 : 17
       } as const
       expect(readCode(writeCode(code))).toEqual(code)
     }
@@ -80,7 +82,14 @@ it('says in its code which sheet it is, and takes no other for one', () => {
     'CR2.opposites.p.0.u.a.1',
     'CR1.nothing.p.0.u.a.1',
     'CR1.opposites.p.0.u.a.-1',
+    'CR1.opposites.p.0.u.a.1.2.3',
+    'CR1.opposites.p.0.u.a.1.x',
+    'CP1.m.a.7',
     'https://x.example'
   ])
     expect(readCode(text)).toBeNull()
+  const page = { role: 'own', paper: 'a4', printer: 7 } as const
+  expect(readPrinterCode(writePrinterCode(page))).toEqual(page)
+  for (const text of ['CP1.x.a.7', 'CP1.o.a', 'CP1.o.a.7.1', 'CR1.opposites.p.0.u.a.1'])
+    expect(readPrinterCode(text)).toBeNull()
 })

@@ -3,6 +3,7 @@
  * Drawing (`svg.ts`) and reading (`../reader`) know nothing of one another but this.
  */
 import type { Settings } from '../settings'
+import type { WheelName } from '../../wheel/steps'
 import type { SheetCode } from './code'
 
 export const PAPERS = ['a4', 'letter'] as const
@@ -72,15 +73,16 @@ export interface Marker extends Place {
 
 /** The labelled wheel. @property at positions of the scheme, in degrees. */
 export interface PrintedWheel {
+  readonly name: WheelName
   readonly x: number
   readonly y: number
   readonly radius: number
   readonly at: readonly number[]
 }
 
-export interface Worksheet {
-  readonly code: SheetCode
-  readonly settings: Settings
+/** Any page of ours that is printed and read back. @property text of its code. */
+export interface PrintedSheet {
+  readonly text: string
   readonly paper: Paper
   readonly width: number
   readonly height: number
@@ -92,4 +94,9 @@ export interface Worksheet {
   readonly markers: readonly Marker[]
   readonly codePlace: Place
   readonly wheel: PrintedWheel | null
+}
+
+export interface Worksheet extends PrintedSheet {
+  readonly code: SheetCode
+  readonly settings: Settings
 }

@@ -8,6 +8,7 @@ import * as answers from '../../db/answers'
 import { findAssignment } from '../../db/assignments'
 import { insertBlob } from '../../db/pictures'
 import { db, transaction } from '../../db/pool'
+import { listPrintersAround } from '../../db/printers'
 import { dropScratch } from '../../scratch'
 import type { Progress } from '../../work/protocol'
 import { readSheetPhoto, takeScanApart } from '../../work/workers'
@@ -74,7 +75,8 @@ async function takePhoto(
   const who = `${account.id}`,
     photo = await takeApart(file, 'The photograph', who)
   progress(0.4)
-  const outcomes = await readSheetPhoto({ file, corners }, who)
+  const printers = await listPrintersAround(db(), account.id),
+    outcomes = await readSheetPhoto({ file, corners, printers }, who)
   const taken: SheetsTaken = []
   for (const outcome of outcomes) taken.push(await takeSheet(account, outcome, photo))
   return taken.length ? taken : null

@@ -24,12 +24,16 @@ export interface File {
   readonly body: string | Buffer
 }
 
-const sheetFor = ({ id, exercise, own, settings, learner, plan }: Assignment, paper: Paper): WorksheetAsked => ({
+const sheetFor = (
+  { id, exercise, own, settings, learner, plan }: Assignment,
+  { paper, printer }: { readonly paper: Paper; readonly printer: number }
+): WorksheetAsked => ({
   exercise,
   own,
   // A learner who chose prints a sheet of what they chose.
   settings: { ...settings, hue: settings.hue ?? plan?.hue ?? null },
   paper,
+  printer,
   number: id,
   name: learner.name
 })
@@ -44,7 +48,7 @@ async function filed(sheets: readonly WorksheetAsked[], { as, answers }: Printed
 export async function worksheetFor(account: Account, id: number, printed: Printed): Promise<File> {
   const assignment = await visibleAssignment(account, id)
   if (printed.answers) await assignmentTo('release', account, id)
-  return filed([sheetFor(assignment, printed.paper)], printed, `${account.id}`)
+  return filed([sheetFor(assignment, { paper: printed.paper, printer: account.id })], printed, `${account.id}`)
 }
 
 /** One for each of a set, in one document. */
@@ -53,7 +57,7 @@ export async function worksheetsForSet(account: Account, setId: number, printed:
   const all = (await listAssignmentsOfSet(db(), setId)).filter(a => !a.withdrawnAt)
   if (all.length === 0) throw new AppError('not-found', 'Nobody has this exercise any more.')
   return filed(
-    all.map(a => sheetFor(a, printed.paper)),
+    all.map(a => sheetFor(a, { paper: printed.paper, printer: account.id })),
     printed,
     `${account.id}`
   )
@@ -61,7 +65,7 @@ export async function worksheetsForSet(account: Account, setId: number, printed:
 
 /** From the shelf, for nobody in particular. */
 export const blankWorksheet = (account: Account, exercise: ExerciseKey, printed: Printed): Promise<File> =>
-  filed([{ exercise, settings: PLAIN_SETTINGS, paper: printed.paper }], printed, `${account.id}`)
+  filed([{ exercise, settings: PLAIN_SETTINGS, paper: printed.paper, printer: account.id }], printed, `${account.id}`)
 
 /** A plan as a page. @throws AppError not-found where there is none. */
 export async function planPage(account: Account, id: number, paper: Paper): Promise<File> {

@@ -6,6 +6,7 @@ import { nameOfLinear } from '../../../core/colour/names'
 import { convertLinearToLab } from '../../../core/colour/lab'
 import { linearOfHex } from '../../../core/colour/srgb'
 import { worksheetOf } from '../../../core/exercise/worksheet/layout'
+import { printerSheet } from '../../../core/exercise/worksheet/printer-sheet'
 import { worksheetSvg } from '../../../core/exercise/worksheet/svg'
 import { PAPER_SIZE, type Box, type Paper, type Worksheet } from '../../../core/exercise/worksheet/worksheet'
 import { planSvg, type PlanPage } from '../../../core/exercise/plan/sheet'
@@ -25,6 +26,13 @@ export interface WorksheetsRequest {
 const POINTS = 72 / 25.4
 const PAGE: Readonly<Record<Paper, 'A4' | 'LETTER'>> = { a4: 'A4', letter: 'LETTER' }
 const QUIET = '#5e5e5e'
+
+const plainPage = (paper: Paper, title: string) => ({
+  pageSize: PAGE[paper],
+  pageMargins: 0,
+  info: { title },
+  defaultStyle: { font: 'Sans', fontSize: 9 }
+})
 
 /** @param width millimetres of the drawing, which is the page. */
 const page = (svg: string, width: number, first: boolean): Content => ({
@@ -71,10 +79,7 @@ function keyTable(sheet: Worksheet): Content {
 export function worksheetsDocument({ sheets, answers }: WorksheetsRequest): TDocumentDefinitions {
   const laid = sheets.map(worksheetOf)
   return {
-    pageSize: PAGE[laid[0]!.paper],
-    pageMargins: 0,
-    info: { title: laid.length === 1 ? laid[0]!.lines[0]!.text : 'Worksheets' },
-    defaultStyle: { font: 'Sans', fontSize: 9 },
+    ...plainPage(laid[0]!.paper, laid.length === 1 ? laid[0]!.lines[0]!.text : 'Worksheets'),
     content: laid.flatMap((sheet, i) => [
       page(worksheetSvg(sheet, PRINTING, answers), sheet.width, i === 0),
       ...(answers && sheet.boxes.length ? [keyTable(sheet)] : [])
@@ -86,11 +91,25 @@ export function worksheetsDocument({ sheets, answers }: WorksheetsRequest): TDoc
 export const printPlan = (asked: PlanPage, fonts: string): Promise<Buffer> =>
   writePdf(
     {
-      pageSize: PAGE[asked.paper],
-      pageMargins: 0,
-      info: { title: `${asked.title}: the plan` },
-      defaultStyle: { font: 'Sans', fontSize: 9 },
+      ...plainPage(asked.paper, `${asked.title}: the plan`),
       content: [page(planSvg(asked), PAPER_SIZE[asked.paper].width, true)]
+    },
+    fonts
+  )
+
+/** @property printer whose, by their number. */
+export interface PrinterPages {
+  readonly paper: Paper
+  readonly printer: number
+}
+/** @param fonts folder of the font files. */
+export const printPrinter = ({ paper, printer }: PrinterPages, fonts: string): Promise<Buffer> =>
+  writePdf(
+    {
+      ...plainPage(paper, 'A printer’s greys'),
+      content: (['measure', 'own'] as const).map((role, i) =>
+        page(worksheetSvg(printerSheet({ role, paper, printer }), PRINTING), PAPER_SIZE[paper].width, i === 0)
+      )
     },
     fonts
   )

@@ -2,6 +2,7 @@
 import { z } from 'zod'
 import { nameOfLinear } from '~~/core/colour/names'
 import { linearOfHex } from '~~/core/colour/srgb'
+import { PRINTER_DOUBT } from '~~/core/exercise/reader/doubts'
 import { rowsOf } from '~~/core/exercise/worksheet/rows'
 import type { Assignment } from '~~/shared/assignment'
 import type { KeptSheet } from '~~/shared/worksheet'
@@ -58,7 +59,10 @@ function between({ wanted, measured }: { wanted: string; measured: string }): st
       <h2>
         {{ counts }} <span class="quiet">· read {{ dayWords(kept.readAt) }}</span>
       </h2>
-      <p v-for="doubt in kept.sheet.doubts" :key="doubt" role="status">{{ doubt }}</p>
+      <p v-for="doubt in kept.sheet.doubts" :key="doubt" role="status">
+        {{ doubt }}
+        <NuxtLink v-if="doubt === PRINTER_DOUBT" to="/exercises/printer" class="word-link">calibrate it</NuxtLink>
+      </p>
       <section v-for="row in rows" :key="row.caption" class="row">
         <h3>{{ row.caption }}</h3>
         <ul>

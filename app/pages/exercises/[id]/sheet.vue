@@ -68,7 +68,8 @@ const tell = (t: SheetsTaken[number]): string =>
       <h1>Worksheet</h1>
       <p class="quiet">
         Lay it flat in even light, without a flash. All four corner marks must be in the photograph; it may hold several
-        sheets. A scan may be a PDF of many pages.
+        sheets. A scan may be a PDF of many pages. A poor printer can be
+        <NuxtLink to="/exercises/printer" class="word-link">calibrated</NuxtLink> once.
       </p>
     </header>
     <v-file-input

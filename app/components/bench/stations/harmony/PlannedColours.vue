@@ -17,6 +17,8 @@ const { data: assignment } = useApiData(assignmentSchema, () =>
 
 <style scoped>
 .planned {
+  display: grid;
+  gap: 6px;
   padding: 8px 0;
   font-size: 13px;
 }
