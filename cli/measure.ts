@@ -16,6 +16,7 @@ import { WHEEL_NAMES } from '../core/wheel/steps'
 import { decodePicture, READABLE } from '../server/work/decode'
 import { reportSchema } from '../shared/report'
 import { command, oneOf, readArguments, UsageError } from './arguments'
+import { areaOf, box, boxArea, place, readJson } from './places'
 
 const OPTIONS = {
   wheel: { type: 'string' },
@@ -26,42 +27,9 @@ const OPTIONS = {
   readings: { type: 'boolean' }
 } as const
 
-const box = z.tuple([z.number(), z.number(), z.number().positive(), z.number().positive()])
-const areasFile = z
-  .array(z.object({ name: z.string().min(1), area: z.union([box, z.array(z.tuple([z.number(), z.number()])).min(3)]) }))
-  .min(1)
+const areasFile = z.array(z.object({ name: z.string().min(1), area: place })).min(1)
 
 const pairsFile = z.array(z.object({ name: z.string().min(1), lit: box, shadow: box })).min(1)
-
-const boxArea = ([x, y, w, h]: z.infer<typeof box>): Area => ({ kind: 'rectangle', x, y, w, h })
-const areaOf = (given: z.infer<typeof areasFile>[number]['area']): Area =>
-  typeof given[0] === 'number'
-    ? boxArea(given as z.infer<typeof box>)
-    : { kind: 'polygon', points: given as [number, number][] }
-
-/** @throws UsageError when the file is missing, no JSON, or of another shape. */
-async function readJson<S extends z.ZodType>({
-  option,
-  file,
-  schema,
-  shape
-}: {
-  option: string
-  file: string | undefined
-  schema: S
-  shape: string
-}): Promise<z.infer<S> | null> {
-  if (file === undefined) return null
-  let json: unknown
-  try {
-    json = JSON.parse(await readFile(file, 'utf8'))
-  } catch (error) {
-    throw new UsageError(`--${option} ${file}: ${(error as Error).message.split('\n')[0]}`)
-  }
-  const result = schema.safeParse(json)
-  if (!result.success) throw new UsageError(`--${option} ${file}: expected ${shape}`)
-  return result.data
-}
 
 /** `x,y,w,h` in fractions. @throws UsageError for anything else. */
 function readFocus(text: string | undefined): Area | null {

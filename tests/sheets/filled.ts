@@ -1,6 +1,6 @@
 /** One filled worksheet, photographed plainly: for tests of what becomes of it. */
 import { PLAIN_SETTINGS, type ExerciseKey, type Settings } from '../../core/exercise'
-import { homographyOf, through, type Point } from '../../core/exercise/reader/homography'
+import { homographyOf, through, type Point } from '../../core/numeric/homography'
 import { worksheetOf } from '../../core/exercise/worksheet/layout'
 import { worksheetSvg } from '../../core/exercise/worksheet/svg'
 import type { Worksheet } from '../../core/exercise/worksheet/worksheet'

@@ -3,7 +3,7 @@ import sharp from 'sharp'
 import { convertLinearToSrgb, LINEAR_OF_BYTE } from '../../core/colour/srgb'
 import { gaussian, type Random } from '../../core/numeric/random'
 import type { Raster } from '../../core/picture/raster'
-import { homographyOf, type Point } from '../../core/exercise/reader/homography'
+import { homographyOf, type Point } from '../../core/numeric/homography'
 
 /**
  * @property tilt, turn, lean degrees about the sheet's two axes and its middle. @property falloff light at one end over

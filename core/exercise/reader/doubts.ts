@@ -2,7 +2,7 @@
 import type { Worksheet } from '../worksheet/worksheet'
 import type { SeenBox } from './boxes'
 import type { FoundSheet } from './find'
-import { through } from './homography'
+import { through } from '../../numeric/homography'
 import type { FittedTone, Light } from './light'
 
 /** Said where the printed greys are off, by which the sheet is read. */

@@ -1,7 +1,7 @@
 /** A marker's corners to a fraction of a pixel: a line laid through each of its sides, and crossed with the next. */
 import type { Raster } from '../../picture/raster'
 import { medianOf } from '../../numeric/median'
-import type { Point } from './homography'
+import type { Point } from '../../numeric/homography'
 import { lumaAt } from './luma'
 
 /**

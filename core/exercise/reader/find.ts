@@ -3,7 +3,7 @@ import { fitWithin, reduceTo } from '../../picture/resample'
 import type { Raster } from '../../picture/raster'
 import { refineCorners } from './edges'
 import type { Seeing } from './seeing'
-import { homographyOf, through, type Homography, type Point } from './homography'
+import { homographyOf, through, type Homography, type Point } from '../../numeric/homography'
 import { cornerMarkers } from '../worksheet/frame'
 import { PAPERS, type Paper } from '../worksheet/worksheet'
 

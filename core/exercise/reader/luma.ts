@@ -1,6 +1,6 @@
 /** Brightness of a photograph's pixels, read between them. */
 import type { Raster } from '../../picture/raster'
-import type { Point } from './homography'
+import type { Point } from '../../numeric/homography'
 
 /** Encoded brightness 0–255 at a place, between pixels by straight lines; the border repeats. */
 export function lumaAt({ width, height, data }: Raster, { x, y }: Point): number {

@@ -1,7 +1,7 @@
 /** The square code of a page, wherever the page lies in the photograph. */
 import { createRaster } from '../../picture/raster'
 import type { Place } from '../worksheet/worksheet'
-import { through } from './homography'
+import { through } from '../../numeric/homography'
 import type { Seen } from './sampling'
 import type { Seeing } from './seeing'
 

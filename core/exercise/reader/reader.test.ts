@@ -12,7 +12,7 @@ import { decoded, sceneOf, type Scene } from '../../../tests/sheets/scenes'
 import { SEEING } from '../../../server/work/worksheet/libraries'
 import { outerMarks, PLAIN_SHOT } from '../../../tests/sheets/filled'
 import { photograph, type Shot } from '../../../tests/sheets/photographer'
-import { homographyOf, through } from './homography'
+import { homographyOf, through } from '../../numeric/homography'
 import { monotoneCurve } from './light'
 import { readSheets, type SheetRead } from './read'
 

@@ -6,7 +6,7 @@ import { LINEAR_OF_BYTE, type Rgb } from '../../colour/srgb'
 import { medianOf } from '../../numeric/median'
 import type { Raster } from '../../picture/raster'
 import type { Place } from '../worksheet/worksheet'
-import { through, type Homography } from './homography'
+import { through, type Homography } from '../../numeric/homography'
 
 /** A photograph, and where the sheet lies in it. */
 export interface Seen {

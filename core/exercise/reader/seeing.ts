@@ -1,6 +1,6 @@
 /** What finds printed marks in a picture: given to the reader, since it is a library's. */
 import type { Raster } from '../../picture/raster'
-import type { Point } from './homography'
+import type { Point } from '../../numeric/homography'
 
 export interface Seeing {
   /** Markers with their corners in their own order: top left as it was printed first, clockwise; whole pixels. */

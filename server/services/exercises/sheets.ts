@@ -1,6 +1,6 @@
 /** Filled worksheets that come back as photographs or scans: read, disputed, confirmed. */
 import type { SheetOutcome } from '../../../core/exercise/reader/read'
-import type { Point } from '../../../core/exercise/reader/homography'
+import type { Point } from '../../../core/numeric/homography'
 import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
 import type { KeptSheet, SheetsTaken, SheetsTold } from '../../../shared/worksheet'

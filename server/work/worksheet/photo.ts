@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import { readPrinter, type PrinterOutcome } from '../../../core/exercise/reader/printer'
 import { readSheets, type SheetOutcome } from '../../../core/exercise/reader/read'
-import type { Point } from '../../../core/exercise/reader/homography'
+import type { Point } from '../../../core/numeric/homography'
 import type { PrinterGreys } from '../../../core/exercise/worksheet/printer-sheet'
 import { decodeFull } from '../layers/layers'
 import { SEEING } from './libraries'

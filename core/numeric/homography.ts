@@ -1,5 +1,5 @@
-/** The map from a flat sheet to its photograph: straight lines stay straight. */
-import { leastSquares } from '../../numeric/solve'
+/** Maps of the plane that keep straight lines straight: from a flat sheet to its photograph, from one version to another. */
+import { leastSquares } from './solve'
 
 export interface Point {
   readonly x: number
@@ -47,10 +47,19 @@ export function homographyOf(from: readonly Point[], to: readonly Point[]): Homo
   return all.map(v => v / all[8])
 }
 
-function times(p: Homography, q: Homography): number[] {
+/** First q, then p. */
+export function times(p: Homography, q: Homography): number[] {
   return Array.from({ length: 9 }, (_, i) => {
     const row = 3 * Math.floor(i / 3),
       col = i % 3
     return p[row] * q[col] + p[row + 1] * q[col + 3] + p[row + 2] * q[col + 6]
   })
+}
+
+/** @returns the way back; null where there is none. */
+export function inverse([a, b, c, d, e, f, g, h, i]: Homography): Homography | null {
+  const by = [e * i - f * h, c * h - b * i, b * f - c * e, f * g - d * i, a * i - c * g, c * d - a * f]
+  const last = [d * h - e * g, b * g - a * h, a * e - b * d],
+    all = [...by, ...last]
+  return Math.abs(last[2]) < 1e-12 ? null : all.map(v => v / last[2])
 }

@@ -1,0 +1,118 @@
+/** What speaks for one version lying on another just there: the figures a registration is believed by. */
+import { through, type Homography, type Point } from '../numeric/homography'
+import { solve } from '../numeric/solve'
+import { agreementOf, type Patches } from './agreement'
+import { halfOf, type Look } from './look'
+import { ALIKE, type Refined } from './refine'
+
+type Size = { readonly width: number; readonly height: number }
+
+/** Corners of a picture in its own coordinates, clockwise from the top left. */
+export function cornersOf(size: Size): Point[] {
+  const half = halfOf(size),
+    x = size.width / 2 / half,
+    y = size.height / 2 / half
+  return [
+    { x: -x, y: -y },
+    { x, y: -y },
+    { x, y },
+    { x: -x, y }
+  ]
+}
+
+/** Of the old picture's diagonal: how far apart two maps take its corners, at the worst. */
+export function apart(size: Size, p: Homography, q: Homography): number {
+  const corners = cornersOf(size),
+    diagonal = Math.hypot(2 * corners[2].x, 2 * corners[2].y)
+  // Measured in the old picture's size, whatever the scale between both.
+  const grown = Math.sqrt(Math.abs(p[0] * p[4] - p[1] * p[3])) || 1
+  return Math.max(
+    ...corners.map(c => {
+      const a = through(p, c),
+        b = through(q, c)
+      return Math.hypot(a.x - b.x, a.y - b.y) / grown / diagonal
+    })
+  )
+}
+
+/** A photograph held by hand: nothing turned over, no side a multiple of its opposite, no tiny or huge copy. */
+export function sane(size: Size, map: Homography): boolean {
+  const [a, b, c, d] = cornersOf(size).map(p => through(map, p))
+  const side = (p: Point, q: Point): number => Math.hypot(p.x - q.x, p.y - q.y)
+  const turns = [
+    [a, b, c],
+    [b, c, d],
+    [c, d, a],
+    [d, a, b]
+  ].map(([p, q, r]) => (q.x - p.x) * (r.y - q.y) - (q.y - p.y) * (r.x - q.x))
+  if (turns.some(t => !(t > 0))) return false
+  const ratios = [side(a, b) / side(d, c), side(b, c) / side(a, d)].map(r => Math.max(r, 1 / r))
+  const grown = Math.sqrt((turns[0] + turns[2]) / 2 / (4 * cornersOf(size)[2].x * cornersOf(size)[2].y))
+  return Math.max(...ratios) < 1.6 && grown > 0.5 && grown < 2.1
+}
+
+/**
+ * How far the corners may still be off, by what the pictures' slopes hold fast: one standard deviation of the worst, of
+ * the diagonal. Large where there are edges in one direction alone, or in one place.
+ */
+export function looseness(old: Look, { normal, spread }: Refined): number {
+  const n = normal.length
+  if (n === 0) return 1
+  const columns = Array.from({ length: n }, (_, k) =>
+    solve(
+      normal,
+      Array.from({ length: n }, (_, i) => (i === k ? 1 : 0))
+    )
+  )
+  if (columns.some(c => c === null)) return 1
+  const corners = cornersOf(old),
+    diagonal = Math.hypot(2 * corners[2].x, 2 * corners[2].y)
+  const worst = Math.max(
+    ...corners.map(({ x: u, y: v }) => {
+      const rows = [
+        [1, 0, -v, u, u, v, u * u, u * v],
+        [0, 1, u, v, -v, u, u * v, v * v]
+      ]
+      return rows.reduce((total, row) => {
+        let sum = 0
+        for (let k = 0; k < n; k++) for (let l = 0; l < n; l++) sum += row[k] * columns[l]![k] * row[l]
+        return total + sum
+      }, 0)
+    })
+  )
+  return worst > 0 ? Math.sqrt(worst * spread * ALIKE) / diagonal : 1
+}
+
+export interface Evidence {
+  /** Of what both show, the better part: −1 to 1. */
+  readonly agreement: number
+  /** Patches that plainly agree. */
+  readonly patches: number
+  /** Along the narrower direction, how far those reach over the picture: 0–1. */
+  readonly reach: number
+  /** Agreement less that of the best other place. */
+  readonly margin: number
+  readonly overlap: number
+  readonly loose: number
+}
+
+/** Plainly: a patch with something to see, seen alike. */
+const PLAIN = { correlation: 0.6, energy: 0.12 } as const
+
+export function plainPatches({ across, down, correlation, energy }: Patches): { count: number; reach: number } {
+  const columns = new Set<number>(),
+    rows = new Set<number>()
+  let count = 0
+  correlation.forEach((c, i) => {
+    if (c < PLAIN.correlation || energy[i] < PLAIN.energy) return
+    count++
+    columns.add(i % across)
+    rows.add((i / across) | 0)
+  })
+  return { count, reach: Math.min(columns.size / across, rows.size / down) }
+}
+
+export const evidenceOf = (patches: Patches, { margin, loose }: { margin: number; loose: number }): Evidence => {
+  const { count, reach } = plainPatches(patches)
+  return { agreement: agreementOf(patches), patches: count, reach, margin, overlap: patches.overlap, loose }
+}
