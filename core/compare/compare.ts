@@ -1,4 +1,6 @@
-/** An old and a new version, laid on one another: what light did, whether each correction landed, which readings moved. */
+/**
+ * An old and a new version, laid on one another: what light did, whether each correction landed, which readings moved.
+ */
 import { eachPixel, spansOf, type Area } from '../picture/area'
 import { nothingKnown } from '../critique/piece/known'
 import { measurePiece } from '../critique/piece/measure'

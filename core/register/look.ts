@@ -7,8 +7,8 @@ import { createPlane, reducePlane, type Plane } from '../picture/plane'
 import { fitWithin } from '../picture/resample'
 
 /**
- * @property dx, dy slopes a pixel. @property rim pixels along the border whose window reaches beyond it: what lies there
- * is another thing in each version, a wall or a mount.
+ * @property dx, dy slopes a pixel. @property rim pixels along the border whose window reaches beyond it: what lies
+ * there is another thing in each version, a wall or a mount.
  */
 export interface Look extends Plane {
   readonly rim: number

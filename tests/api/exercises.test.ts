@@ -10,34 +10,20 @@ import {
   assignmentListSchema,
   assignmentSchema,
   exerciseRecordSchema,
-  exerciseSetSchema,
   studySchema,
   type Assignment
 } from '../../shared/assignment'
-import { keptSheetListSchema, sheetsTakenSchema, sheetsToldSchema } from '../../shared/worksheet'
 import { closePool, openPool } from '../../server/db/pool'
 import { remindDue } from '../../server/services/exercises/reminding'
-import { enrol, newAccount, newClass } from '../people'
-import { PRINTER_DOUBT } from '../../core/exercise/reader/doubts'
-import { seededRandom } from '../../core/numeric/random'
-import { filledSheet } from '../sheets/filled'
-import { photograph } from '../sheets/photographer'
-import { beside, BOTH_SHOT, bothPages, throughPoorPrinter } from '../sheets/poor-printer'
-import { scanned } from '../sheets/scanned'
 import { pdfText } from '../pdf-text'
-import { database, Person, picture } from './client'
+import { Person, picture } from './client'
+import { assignmentOf, day, exerciseClass, form, setOf, type ExerciseClass } from './exercise-class'
 
-const mark = Date.now().toString(36),
-  password = 'grey-heron-lamp'
-let connection: mysql.Connection, teacher: Person, classId: number
-const learners: Person[] = [],
-  ids: number[] = []
-let setId: number
+let inClass: ExerciseClass, connection: mysql.Connection, teacher: Person, classId: number
+let learners: readonly Person[], ids: readonly number[], setId: number
 
-const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
-const readSet = async () => exerciseSetSchema.parse(await (await teacher.fetch(`/exercise-sets/${setId}`)).json())
-const ofLearner = async (i: number): Promise<Assignment> =>
-  (await readSet()).assignments.find(a => a.learner.id === ids[i])!
+const readSet = () => setOf(inClass, setId)
+const ofLearner = (i: number): Promise<Assignment> => assignmentOf(inClass, setId, i)
 const mails = async (i: number): Promise<string[]> => {
   const [rows] = await connection.query<RowDataPacket[]>(
     'SELECT subject FROM outbox WHERE account_id = ? ORDER BY id',
@@ -45,28 +31,10 @@ const mails = async (i: number): Promise<string[]> => {
   )
   return rows.map(r => r.subject as string)
 }
-function form(name: string, bytes: Buffer): FormData {
-  const data = new FormData()
-  data.append(name, new Blob([new Uint8Array(bytes)]), 'photo.png')
-  return data
-}
 
 beforeAll(async () => {
-  connection = await database()
-  const teacherId = await newAccount(connection, {
-    email: `reed-${mark}@school.example`,
-    name: 'Reed',
-    password,
-    house: 'instructor'
-  })
-  classId = await newClass(connection, `Exercise class ${mark}`, teacherId)
-  for (const name of ['Alma', 'Bo', 'Cleo']) {
-    const id = await newAccount(connection, { email: `${name}-${mark}@school.example`, name, password })
-    await enrol(connection, { classId, accountId: id })
-    ids.push(id)
-    learners.push(await Person.signedIn(`${name}-${mark}@school.example`, { password }))
-  }
-  teacher = await Person.signedIn(`reed-${mark}@school.example`, { password })
+  inClass = await exerciseClass()
+  ;({ connection, teacher, classId, learners, ids } = inClass)
 })
 
 it('is set to all of it with different key colours, and everybody is told', async () => {
@@ -262,81 +230,3 @@ it('prints a sheet for each, with their name and number, and a key for who teach
   expect((await learners[0]!.fetch(`/assignments/${id}/worksheet?answers=true`)).status).toBe(404)
   expect(await (await learners[0]!.fetch(`/assignments/${id}/worksheet?as=svg`)).text()).toContain('>Alma · key colour')
 })
-
-it('takes a photographed sheet to whose it is, lets a box be disputed, and is confirmed', async () => {
-  const { id, settings } = await ofLearner(0)
-  const { sheet, jpeg } = await filledSheet({ exercise: 'opposites', settings, number: id })
-  const send = async (who: Person, photo: Buffer) =>
-    who.fetch('/sheets', { method: 'POST', body: form('picture', photo) })
-  const foreign = sheetsTakenSchema.parse(await (await send(learners[1]!, jpeg)).json())
-  expect(foreign).toEqual([{ kind: 'refused', reason: 'This sheet belongs to an exercise that is not yours.' }])
-  // The instructor may bring it in for her.
-  expect(sheetsTakenSchema.parse(await (await send(teacher, jpeg)).json())).toMatchObject([
-    { kind: 'kept', assignmentId: id, learner: 'Alma', of: sheet.boxes.length }
-  ])
-  const [kept] = keptSheetListSchema.parse(await (await learners[0]!.fetch(`/assignments/${id}/sheets`)).json())
-  const wrong = kept!.sheet.boxes.find(b => b.verdict !== 'right')!
-  const path = `/assignments/${id}/sheets/${kept!.id}`
-  expect((await learners[0]!.json('PUT', `${path}/dispute`, { box: 'no such', word: 'x' })).status).toBe(404)
-  expect(
-    (await learners[0]!.json('PUT', `${path}/dispute`, { box: wrong.name, word: 'It was still wet.' })).status
-  ).toBe(200)
-  expect((await teacher.json('POST', `${path}/confirm`)).status).toBe(200)
-  expect((await learners[0]!.json('PUT', `${path}/dispute`, { box: wrong.name, word: '' })).status).toBe(409)
-  const [after] = keptSheetListSchema.parse(await (await teacher.fetch(`/assignments/${id}/sheets`)).json())
-  expect(after).toMatchObject({ disputes: [{ box: wrong.name, word: 'It was still wet.' }] })
-  // A scan of the class: Bo's sheet, and a page that is none. How far it is comes line by line.
-  const other = await ofLearner(1),
-    { jpeg: theirs } = await filledSheet({ exercise: 'opposites', settings: other.settings, number: other.id })
-  const scan = await teacher.fetch('/sheets', {
-    method: 'POST',
-    body: form('picture', await scanned([theirs, await picture(1500, 2000)])),
-    headers: { accept: 'application/x-ndjson' }
-  })
-  const lines = (await scan.text())
-    .trim()
-    .split('\n')
-    .map(line => JSON.parse(line) as { told?: unknown; answer?: unknown })
-  expect(lines.flatMap(l => (l.told ? [sheetsToldSchema.parse(l.told).share] : []))).toEqual(
-    expect.arrayContaining([expect.closeTo(0.3, 5)])
-  )
-  expect(sheetsTakenSchema.parse(lines.at(-1)!.answer)).toMatchObject([
-    { kind: 'kept', assignmentId: other.id, learner: 'Bo' },
-    { kind: 'refused', reason: 'No worksheet is found on page 2.' }
-  ])
-  const none = await send(learners[0]!, await picture(400, 300))
-  expect([none.status, ((await none.json()) as { error: { message: string } }).error.message]).toEqual([
-    415,
-    expect.stringContaining('No worksheet is found')
-  ])
-}, 60_000)
-
-it('learns a poor printer from one photograph, and reads the sheets that it printed by it', async () => {
-  const { id, settings, learner } = await ofLearner(0)
-  const pages = await pdfText(Buffer.from(await (await learners[0]!.fetch('/printer/pages')).arrayBuffer()))
-  expect(pages).toMatch(/The measure.*Your own printer/)
-  const asked = {
-    exercise: 'opposites',
-    settings,
-    number: id,
-    printer: learner.id,
-    through: throughPoorPrinter
-  } as const
-  const doubtsOf = async (): Promise<string[]> => {
-    await learners[0]!.fetch('/sheets', { method: 'POST', body: form('picture', (await filledSheet(asked)).jpeg) })
-    const [newest] = keptSheetListSchema.parse(await (await learners[0]!.fetch(`/assignments/${id}/sheets`)).json())
-    return newest!.sheet.doubts
-  }
-  const { jpeg: photo } = await photograph(beside(...(await bothPages(learner.id))), BOTH_SHOT, seededRandom(3))
-  const show = async (bytes: Buffer, who = learners[0]!) =>
-    who.fetch('/printer', { method: 'POST', body: form('picture', bytes) })
-  expect(await doubtsOf()).toContain(PRINTER_DOUBT)
-  expect((await show(photo, learners[1])).status).toBe(422)
-  expect((await show(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'))).status).toBe(415)
-  expect(await (await learners[0]!.fetch('/printer')).json()).toEqual({ printer: null })
-  expect((await show(photo)).status).toBe(200)
-  expect(await (await learners[0]!.fetch('/printer')).json()).toMatchObject({ printer: { off: expect.any(Number) } })
-  expect(await doubtsOf()).not.toContain(PRINTER_DOUBT)
-  expect((await learners[0]!.fetch('/printer', { method: 'DELETE' })).status).toBe(200)
-  expect(await (await learners[0]!.fetch('/printer')).json()).toEqual({ printer: null })
-}, 120_000)

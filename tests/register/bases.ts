@@ -1,4 +1,6 @@
-/** Pictures that registering is measured on: the demo's own, flat and foggy ones drawn here, open ones of the archive. */
+/**
+ * Pictures that registering is measured on: the demo's own, flat and foggy ones drawn here, open ones of the archive.
+ */
 import { existsSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { seededRandom, type Random } from '../../core/numeric/random'

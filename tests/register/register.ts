@@ -1,6 +1,6 @@
 /**
- * `npm run register [-- PAIRS [pairs|strangers]]`: registering on pairs whose truth is known (two hundred by default), and
- * on as many pairs of pictures that do not belong together; by kind of picture, with the time it takes.
+ * `npm run register [-- PAIRS [pairs|strangers]]`: registering on pairs whose truth is known (two hundred by default),
+ * and on as many pairs of pictures that do not belong together; by kind of picture, with the time it takes.
  */
 import { seededRandom } from '../../core/numeric/random'
 import { planesOf } from '../../core/picture/planes'
@@ -77,9 +77,9 @@ for (let n = 0; n < COUNT && part !== 'pairs'; n++) {
   if (process.env.WRONG && found.match !== 'another')
     console.log(`stranger ${n} ${base.name} / ${stranger.name} ${found.match} ${said(found)}`)
 }
-for (const [kind, t] of tally)
+for (const [kind, { right, of, sure, wrongSure, another: lost }] of tally)
   console.log(
-    `${kind.padEnd(5)} right ${t.right} of ${t.of}, sure ${t.sure}, wrong and sure ${t.wrongSure}, taken for another ${t.another}`
+    `${kind.padEnd(5)} right ${right} of ${of}, sure ${sure}, wrong and sure ${wrongSure}, taken for another ${lost}`
   )
 const all = [...tally.values()]
 const sum = (of: (t: (typeof all)[number]) => number): number => all.reduce((total, t) => total + of(t), 0)

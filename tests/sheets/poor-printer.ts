@@ -1,4 +1,6 @@
-/** A printer whose greys are off: dots spread, so that middle tones come out dark, and its black is no black but warm. */
+/**
+ * A printer whose greys are off: dots spread, so that middle tones come out dark, and its black is no black but warm.
+ */
 import { convertLinearToByte, LINEAR_OF_BYTE } from '../../core/colour/srgb'
 import { printerSheet } from '../../core/exercise/worksheet/printer-sheet'
 import { createRaster, type Raster } from '../../core/picture/raster'

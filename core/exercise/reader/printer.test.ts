@@ -1,4 +1,6 @@
-/** A poor printer is known from one photograph of two pages, and its sheets are then read nearly as well as good ones. */
+/**
+ * A poor printer is known from one photograph of two pages, and its sheets are then read nearly as well as good ones.
+ */
 import { beforeAll, describe, expect, it } from 'vitest'
 import { convertLinearToLab } from '../../colour/lab'
 import { differenceOf } from '../../colour/difference'

@@ -1,4 +1,6 @@
-/** What every printed page of ours has, wherever it is read: markers in its corners, its code, its greys. Millimetres. */
+/**
+ * What every printed page of ours has, wherever it is read: markers in its corners, its code, its greys. Millimetres.
+ */
 import { linearOfHex } from '../../colour/srgb'
 import { greyOf } from './mixtures'
 import { PAPER_SIZE, type Line, type Marker, type Paper, type Place, type PrintedGrey } from './worksheet'

@@ -8,7 +8,9 @@ import { decodeFull } from '../layers/layers'
 import { SEEING } from './libraries'
 import type { Progress } from '../protocol'
 
-/** @property file of the photograph. @property corners set by hand, fractions of it. @property printers that are known. */
+/**
+ * @property file of the photograph. @property corners set by hand, fractions of it. @property printers that are known.
+ */
 export interface PhotoRequest {
   readonly file: string
   readonly corners: readonly Point[] | null
