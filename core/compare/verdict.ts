@@ -2,8 +2,7 @@
 import type { Target, TargetState } from '../critique/target'
 
 /** `cannot-tell`: what it was about is not in the new version, or neither can be measured. */
-export const LANDINGS = ['reached', 'nearer', 'unchanged', 'worse', 'cannot-tell'] as const
-export type Landing = (typeof LANDINGS)[number]
+export type Landing = 'reached' | 'nearer' | 'unchanged' | 'worse' | 'cannot-tell'
 
 /**
  * What registering, cropping, resampling, a lossy file and another exposure move a figure by, while nothing was

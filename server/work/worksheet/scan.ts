@@ -7,7 +7,7 @@ import sharp from 'sharp'
 import type { Progress } from '../protocol'
 
 /** A class with a sheet each, and a few to spare. */
-export const MOST_PAGES = 60
+const MOST_PAGES = 60
 /** Pixels a point: 150 dots an inch where a page holds no picture, so much at most where it does. */
 const PLAIN_SCALE = 150 / 72,
   MOST_PIXELS = 30e6
