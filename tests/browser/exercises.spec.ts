@@ -10,6 +10,7 @@ import { database, Person } from '../api/client'
 import { enrol, newAccount, newClass } from '../people'
 import { filledSheet, outerMarks } from '../sheets/filled'
 import { accessible, saved } from './bench-page'
+import { choose } from './choose'
 
 const mark = Date.now().toString(36),
   password = 'grey-heron-lamp',
@@ -181,10 +182,8 @@ test('one is built from nothing, in a scheme, and set from a verdict with a key 
   await form.getByLabel('Title').fill('Two that lean on each other')
   await form.getByLabel('What it trains').fill('Opposites that share a grey')
   await form.getByLabel('How it is done, a step a line').fill('Mix the two to a grey.\nPaint with all three.')
-  await form.getByLabel('In which colours').click({ force: true })
-  await reed.getByRole('option', { name: 'opposites', exact: true }).click()
-  await form.getByRole('combobox', { name: 'Check 1' }).click({ force: true })
-  await reed.getByRole('option', { name: 'it keeps to the scheme' }).click()
+  await choose(reed, form.getByLabel('In which colours'), 'opposites')
+  await choose(reed, form.getByRole('combobox', { name: 'Check 1' }), 'it keeps to the scheme')
   await form.getByRole('button', { name: 'Keep it' }).click()
   await expect(reed.getByRole('button', { name: 'Two that lean on each other' })).toHaveAttribute(
     'aria-expanded',
@@ -196,10 +195,8 @@ test('one is built from nothing, in a scheme, and set from a verdict with a key 
   const { id } = (await handed.json()) as { id: number }
   await bo.measured(id)
   await reed.goto(`/bench/${id}/verdict`)
-  await reed.getByLabel('Exercise', { exact: true }).click({ force: true })
-  await reed.getByRole('option', { name: 'Two that lean on each other' }).click()
-  await reed.getByLabel('Key colour').click({ force: true })
-  await reed.getByRole('option', { name: 'violet', exact: true }).click()
+  await choose(reed, reed.getByLabel('Exercise', { exact: true }), 'Two that lean on each other')
+  await choose(reed, reed.getByLabel('Key colour'), 'violet')
   await saved(reed)
   await reed.reload()
   await expect(reed.getByText('Two that lean on each other')).toBeVisible()
