@@ -5,6 +5,9 @@
 import { readFile } from 'node:fs/promises'
 import { z } from 'zod'
 import { compareVersions, type Version } from '../core/compare/compare'
+import { believed } from '../core/compare/outcome'
+import { nothingKnown } from '../core/critique/piece/known'
+import { DEFAULT_STANDARDS } from '../core/critique/standards'
 import { roundTo } from '../core/numeric/round'
 import { WHEEL_NAMES } from '../core/wheel/steps'
 import { decodePicture, READABLE } from '../server/work/decode'
@@ -50,11 +53,13 @@ await command(async () => {
       write({ error: `${file}: ${said(error)}` })
       return 1
     }
-  const { registration, light, landed, moved } = compareVersions(versions[0], versions[1], {
-    wheel,
-    asked: (asked ?? []).map(({ target, area }) => ({ target, area: area ? areaOf(area) : null })),
-    lightOut: true
-  })
+  const compared = compareVersions(versions[0], versions[1], {
+      known: nothingKnown(wheel),
+      standards: { ...DEFAULT_STANDARDS, wheel },
+      asked: (asked ?? []).map(({ target, area }) => ({ target, area: area ? areaOf(area) : null }))
+    }),
+    { registration, light } = compared,
+    { landed, moved } = believed(compared)
   const { match, corners } = registration
   write({
     match,

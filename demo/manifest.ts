@@ -28,6 +28,8 @@ export interface DemoPiece {
   readonly scene: () => Scene
   /** What a study was made from. */
   readonly reference?: () => Scene
+  /** By hand: degrees it is turned by, share of each side that is lost, times the light. */
+  readonly photographed?: { readonly turn: number; readonly lost: number; readonly light: number }
   readonly learner: string
   /** Days before the demo is loaded. */
   readonly daysAgo: number

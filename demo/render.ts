@@ -19,8 +19,28 @@ export async function paintPiece(piece: DemoPiece): Promise<Buffer> {
     { ...OIL, seed: 101 + PIECES.indexOf(piece) }
   )
   const file = sharp(painted.data, { raw: { width, height, channels: 4 } })
+  if (piece.photographed) return photographed(await file.removeAlpha().png().toBuffer(), piece.photographed)
   const opaque = !piece.faults.some(f => f.kind === 'transparent')
   return (opaque ? file.removeAlpha() : file).png({ compressionLevel: 6 }).toBuffer()
+}
+
+/** The sheet turned before the camera, its edges just out of sight. */
+async function photographed(
+  painted: Buffer,
+  { turn, lost, light }: NonNullable<DemoPiece['photographed']>
+): Promise<Buffer> {
+  const { width, height } = await sharp(painted).metadata(),
+    turned = await sharp(painted).rotate(turn, { background: '#8f8c86' }).toBuffer({ resolveWithObject: true })
+  const across = Math.round(width * (1 - 2 * lost)),
+    down = Math.round(height * (1 - 2 * lost))
+  const left = Math.round((turned.info.width - across) / 2),
+    top = Math.round((turned.info.height - down) / 2)
+  return sharp(turned.data)
+    .extract({ left, top, width: across, height: down })
+    .gamma(2.2)
+    .linear(light)
+    .png({ compressionLevel: 6 })
+    .toBuffer()
 }
 
 const CACHE = join(import.meta.dirname, '../.cache/demo')
@@ -33,6 +53,8 @@ const SOURCES = [
   'scenes/harbour.ts',
   'scenes/studio.ts',
   'scenes/moorings.ts',
+  'scenes/lightship.ts',
+  'versions.ts',
   'exercises.ts',
   '../core/picture/blur.ts'
 ]

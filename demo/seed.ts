@@ -5,6 +5,7 @@
  */
 import { writeFile } from 'node:fs/promises'
 import type { Account } from '../shared/account'
+import type { HandIn } from '../shared/submission'
 import { correctionInputSchema, FOCUS_NAME, type CorrectionWritten } from '../shared/critique'
 import { findAccount, insertAccount } from '../server/db/accounts'
 import { insertClass } from '../server/db/classes'
@@ -23,6 +24,7 @@ import { withScratch } from '../server/scratch'
 import { boundsOf, type Area } from '../core/picture/area'
 import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
 import { exercisePieces, STUDY, WHO } from './exercises'
+import { LIGHTSHIP, LIGHTSHIP_AGAIN, LIGHTSHIP_MARKS, LIGHTSHIP_WORDS } from './versions'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
 import { renderPiece, renderReference } from './render'
 
@@ -48,9 +50,12 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   for (const person of LEARNERS) {
     learners.set(person.key, await openAccount(person, classId))
   }
-  const bring = async (piece: DemoPiece, assignmentId: number | null = null): Promise<number> => {
+  const bring = async (
+    piece: DemoPiece,
+    { assignmentId = null, earlierId }: Pick<HandIn, 'assignmentId' | 'earlierId'> = {}
+  ): Promise<number> => {
     progress(`painting ${piece.words.title}`)
-    const words = { ...piece.words, classId, assignmentId },
+    const words = { ...piece.words, classId, assignmentId, earlierId },
       at = new Date(now.getTime() - piece.daysAgo * DAY)
     return withScratch(picture =>
       withScratch(async reference => {
@@ -75,9 +80,21 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   })
   await releaseSteps(instructor, ids.get('steps')!, now)
   const [assignment] = await listAssignments(learners.get('ada')!)
-  await bring(pieceNamed('buoys'), assignment.id)
+  await bring(pieceNamed('buoys'), { assignmentId: assignment.id })
   await setOpposites()
   await measuringDone()
+  await bringAgain()
+  await measuringDone()
+
+  /** Marked, released, repaired, handed in again. */
+  async function bringAgain(): Promise<void> {
+    const id = await bring(LIGHTSHIP)
+    await measuringDone()
+    for (const draft of LIGHTSHIP_MARKS) await mark(instructor, id, draft)
+    await writeVerdict(instructor, id, { ...LIGHTSHIP_WORDS, revision: 0 })
+    await releaseCritique(instructor, id, { now: new Date(now.getTime() - 10 * DAY) })
+    await bring(LIGHTSHIP_AGAIN, { earlierId: id })
+  }
 
   /** To all but Ada, who has it from her critique: handed in, sent back, planned, tried. */
   async function setOpposites(): Promise<void> {
@@ -107,7 +124,8 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
       goal: 'How little red does it take?',
       amounts: [0.7, 0.22, 0.08]
     })
-    for (const piece of exercisePieces(key => of(key).settings.hue!)) await bring(piece, of(piece.learner).id)
+    for (const piece of exercisePieces(key => of(key).settings.hue!))
+      await bring(piece, { assignmentId: of(piece.learner).id })
     await measuringDone()
     await answerHandIn(instructor, of('mika').id, {
       outcome: 'again',

@@ -38,7 +38,14 @@ export type CorrectionWritten = z.input<typeof correctionInputSchema>
 /** A change says what it was written over: when that is no longer what is kept, another window was first. */
 export const correctionChangeSchema = correctionInputSchema.extend({ over: correctionInputSchema })
 
-export const correctionSchema = correctionInputSchema.extend({ id: z.int(), order: z.int().positive() })
+export const correctionSchema = correctionInputSchema.extend({
+  id: z.int(),
+  order: z.int().positive(),
+  /** How many times it is marked by now, over all versions of the piece. */
+  marked: z.int().positive(),
+  /** The one of an older version that it was carried over from. */
+  carriedFrom: z.int().nullable()
+})
 export type Correction = z.infer<typeof correctionSchema>
 
 /** The area of this name is the intended focus. */

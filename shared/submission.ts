@@ -36,7 +36,9 @@ export const handInSchema = z.object({
   assignmentId: z.coerce.number().int().positive().nullish(),
   /** Where the eye should go, as the learner pointed it out; both or neither. */
   focusX: z.coerce.number().min(0).max(1).optional(),
-  focusY: z.coerce.number().min(0).max(1).optional()
+  focusY: z.coerce.number().min(0).max(1).optional(),
+  /** The version before, when the piece is handed in again. */
+  earlierId: z.coerce.number().int().positive().optional()
 })
 export type HandIn = z.infer<typeof handInSchema>
 
@@ -74,6 +76,10 @@ const pieceSchema = z.object({
   width: z.int(),
   height: z.int(),
   hasReference: z.boolean(),
+  /** From 1: how often it was handed in by then. */
+  version: z.int().positive(),
+  /** The version before it. */
+  earlierId: z.int().nullable(),
   /** Minutes set aside for one critique in this class. */
   budgetMinutes: z.int(),
   /** Minutes already worked on it; 0 for the learner. */

@@ -29,6 +29,8 @@ const piece = (id: number, state: 'done' | 'measuring'): ListedSubmission => ({
   width: 4,
   height: 3,
   hasReference: false,
+  version: 1,
+  earlierId: null,
   budgetMinutes: 25,
   spentMinutes: 0,
   measurement: state === 'done' ? { state, fingerprint: null } : { state }

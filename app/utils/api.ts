@@ -44,10 +44,10 @@ export async function api<S extends z.ZodType>(schema: S, path: string, options:
  * @param tell called with each telling as it comes. @throws AppError as `api` does.
  */
 export async function apiTold<S extends z.ZodType>(
-  { answer, path, body }: { readonly answer: S; readonly path: string; readonly body: FormData },
+  { answer, path, body }: { readonly answer: S; readonly path: string; readonly body?: FormData },
   tell: (at: unknown) => void
 ): Promise<z.infer<S>> {
-  const response = await send(path, { method: 'POST', body }, LINES)
+  const response = await send(path, { method: body ? 'POST' : 'GET', body }, LINES)
   if (!response.headers.get('content-type')?.startsWith(LINES)) throw refusalOf(await response.json().catch(() => null))
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
@@ -55,7 +55,7 @@ export async function apiTold<S extends z.ZodType>(
     const lines = (rest + value).split('\n')
     rest = lines.pop()!
     for (const line of lines.map(text => JSON.parse(text) as { told?: unknown; answer?: unknown })) {
-      if (line.told) tell(line.told)
+      if ('told' in line) tell(line.told)
       else if (line.answer) return answer.parse(line.answer)
       else throw refusalOf(line)
     }

@@ -49,7 +49,9 @@ it('a correction is taken up again only over what it was written over', () => {
     what: '',
     todo: 'Darken',
     target: null,
-    trial: null
+    trial: null,
+    marked: 1,
+    carriedFrom: null
   } as const
   const opened: Correction = { ...input, what: 'Flat', id: 4, order: 1 }
   keptCorrection(1, 9).keep({ input, over: null })

@@ -1,19 +1,27 @@
 /**
- * The page's side of the picture worker. Comlink's calls never settle when a worker dies and its
- * errors lose their kind; here every pending call is rejected with a sentence instead.
+ * The page's side of a worker. Comlink's calls never settle when a worker dies and its errors lose their kind; here
+ * every pending call is rejected with a sentence instead.
  */
 import { wrap } from 'comlink'
 import type { PictureWorker } from './protocol'
+import type { VersionsWorker } from './versions-protocol'
 
-export interface PictureClient {
-  readonly call: <T>(ask: (worker: PictureWorker) => Promise<T>) => Promise<T>
+export interface WorkerClient<W> {
+  readonly call: <T>(ask: (worker: W) => Promise<T>) => Promise<T>
   readonly close: () => void
 }
+export type PictureClient = WorkerClient<PictureWorker>
+export type VersionsClient = WorkerClient<VersionsWorker>
 
-export function openPictureWorker(): PictureClient {
-  const worker = new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' })
+export const openPictureWorker = (): PictureClient =>
+  clientOf(new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }))
+
+export const openVersionsWorker = (): VersionsClient =>
+  clientOf(new Worker(new URL('./versions.worker.ts', import.meta.url), { type: 'module' }))
+
+function clientOf<W>(worker: Worker): WorkerClient<W> {
   // Every method is asynchronous already, so the remote has the very type; comlink's own splits unions apart.
-  const remote = wrap(worker) as unknown as PictureWorker
+  const remote = wrap(worker) as unknown as W
   let dead: Error | null = null
   const pending = new Set<(error: Error) => void>()
   const die = (why: string): void => {

@@ -23,6 +23,7 @@ import { applyTrials } from '~~/core/trial/apply'
 import { effectNumbers } from '~~/core/trial/effect'
 import { describeColour } from '~~/core/wheel/describe'
 import type { WheelName } from '~~/core/wheel/steps'
+import { decoded } from './decoded'
 import type { PictureWorker, Which } from './protocol'
 
 interface Held {
@@ -54,15 +55,10 @@ const hues = (wheel: WheelName): HueHistogram => hueHistogram(picture().raster, 
 
 const worker: PictureWorker = {
   async load(file, which) {
-    const bitmap = await createImageBitmap(file, { premultiplyAlpha: 'none', colorSpaceConversion: 'none' })
-    const { width, height } = bitmap
-    const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!
-    context.drawImage(bitmap, 0, 0)
-    bitmap.close()
-    const raster: Raster = { width, height, data: context.getImageData(0, 0, width, height).data }
+    const raster = await decoded(file)
     held.set(which, { raster, planes: planesOf(raster) })
     small.delete(which)
-    return { width, height }
+    return { width: raster.width, height: raster.height }
   },
 
   async lens(request: LensRequest, edge, which = 'own') {

@@ -10,9 +10,14 @@ import type { Area } from '../picture/area'
 import { PIECES } from '../../demo/manifest'
 import { renderPiece } from '../../demo/render'
 import { loaded, pairOf, type Change } from '../../tests/register/pairs'
-import { compareVersions, type Asked, type Comparison } from './compare'
-import { landingOf, NOISE } from './verdict'
+import { nothingKnown } from '../critique/piece/known'
+import { DEFAULT_STANDARDS } from '../critique/standards'
+import { compareVersions, type Asked } from './compare'
+import { believed, hiddenByLight, type Comparison } from './outcome'
+import { TARGET_NOISE } from './noise'
+import { landingOf } from './verdict'
 
+const KNOWN = { known: nothingKnown('painter'), standards: DEFAULT_STANDARDS } as const
 const SOURCE = { format: 'png', width: 1, height: 1 } as const
 const HULL: Area = { kind: 'rectangle', x: 0.36, y: 0.6, w: 0.28, h: 0.12 }
 const CORNER: Area = { kind: 'rectangle', x: 0, y: 0, w: 0.06, h: 0.08 }
@@ -43,27 +48,23 @@ async function compared(
   seed = 4
 ): Promise<Comparison> {
   const { next } = await pairOf(repaired, other, { random: seededRandom(seed), change })
-  return compareVersions(
-    { raster: old, source: SOURCE },
-    { raster: next, source: SOURCE },
-    { wheel: 'painter', asked, lightOut: true }
-  )
+  return compareVersions({ raster: old, source: SOURCE }, { raster: next, source: SOURCE }, { ...KNOWN, asked })
 }
 const apart = (atLeast: number): Asked => ({ target: { measure: 'separation', atLeast }, area: HULL as Area })
 
 describe('a correction', () => {
   it('is reached, nearer, unchanged or worse by what was done, through a new photograph', async () => {
     const hull = HULL as Extract<Area, { kind: 'rectangle' }>,
-      { landed } = await compared(old, [apart(90)]),
+      { landed } = believed(await compared(old, [apart(90)])),
       was = landed[0]!.before!.value
     expect(landed[0]!.landing).toBe('unchanged')
     const darker = await compared(relit(old, hull, 0.25), [apart(was + 8), apart(90)])
     const lighter = await compared(relit(old, hull, 4), [apart(was + 8), apart(90)])
-    const moved = [darker, lighter].map(c => c.landed[1]!.after!.value - was)
+    const moved = [darker, lighter].map(c => believed(c).landed[1]!.after!.value - was)
     for (const [i, c] of [darker, lighter].entries()) {
-      const [near, far] = c.landed
+      const [near, far] = believed(c).landed
       expect(far!.landing, `moved ${moved[i]}`).toBe(
-        moved[i]! > NOISE.separation ? 'nearer' : moved[i]! < -NOISE.separation ? 'worse' : 'unchanged'
+        moved[i]! > TARGET_NOISE.separation ? 'nearer' : moved[i]! < -TARGET_NOISE.separation ? 'worse' : 'unchanged'
       )
       if (moved[i] === Math.max(...moved)) expect(near!.landing).toBe('reached')
     }
@@ -79,35 +80,32 @@ describe('a correction', () => {
       data.set(old.data.subarray(4 * (y * old.width + left), 4 * (y + 1) * old.width), 4 * y * width)
     const asked = [{ target: { measure: 'temperature', atLeast: 90 }, area: CORNER } as const, apart(90)],
       by = (raster: Raster) =>
-        compareVersions(
-          { raster: old, source: SOURCE },
-          { raster, source: SOURCE },
-          { wheel: 'painter', asked, lightOut: true }
-        )
+        compareVersions({ raster: old, source: SOURCE }, { raster, source: SOURCE }, { ...KNOWN, asked })
     const cropped = by({ width, height: old.height, data })
     expect(cropped.registration.match).toBe('sure')
-    expect(cropped.landed.map(l => l.landing)).toEqual(['cannot-tell', 'unchanged'])
+    expect(believed(cropped).landed.map(l => l.landing)).toEqual(['cannot-tell', 'unchanged'])
     const stranger = by(other)
     expect([stranger.registration.match, stranger.light]).toEqual(['another', null])
-    expect(stranger.landed.map(l => l.landing)).toEqual(['cannot-tell', 'cannot-tell'])
+    expect(believed(stranger).landed.map(l => l.landing)).toEqual(['cannot-tell', 'cannot-tell'])
   }, 60_000)
 })
 
 it('says how much lighter the new photograph is, and takes it out', async () => {
   const random = seededRandom(9),
     { next, stops } = await pairOf(old, other, { random, change: PHOTOGRAPHED })
-  const of = (lightOut: boolean) =>
-    compareVersions(
-      { raster: old, source: SOURCE },
-      { raster: next, source: SOURCE },
-      { wheel: 'painter', asked: [{ target: { measure: 'temperature', atLeast: 90 }, area: HULL }], lightOut }
-    )
-  const out = of(true)
-  expect(out.light!.sure).toBe(true)
-  expect(Math.abs(out.light!.stops - stops)).toBeLessThan(0.2)
-  const moved = (c: Comparison): number => Math.abs(c.landed[0]!.after!.value - c.landed[0]!.before!.value)
-  expect(moved(out)).toBeLessThan(NOISE.temperature)
-  expect(moved(out)).toBeLessThanOrEqual(moved(of(false)) + 0.5)
+  const found = compareVersions(
+    { raster: old, source: SOURCE },
+    { raster: next, source: SOURCE },
+    { ...KNOWN, asked: [{ target: { measure: 'temperature', atLeast: 90 }, area: HULL }] }
+  )
+  expect(found.light!.sure).toBe(true)
+  expect(Math.abs(found.light!.stops - stops)).toBeLessThan(0.2)
+  const moved = ({ landed }: Comparison['seen']): number => Math.abs(landed[0]!.after!.value - landed[0]!.before!.value)
+  expect(moved(found.evened!)).toBeLessThan(TARGET_NOISE.temperature)
+  expect(moved(found.evened!)).toBeLessThanOrEqual(moved(found.seen) + 0.5)
+  // Nothing was repainted: what moved is the light's own, and goes with it.
+  expect(found.evened!.moved.map(m => m.id)).toEqual([])
+  expect(hiddenByLight(found).map(m => m.id)).toEqual(found.seen.moved.map(m => m.id))
 }, 60_000)
 
 it('a verdict follows its bound, its direction and its noise', () => {

@@ -1,34 +1,30 @@
 /**
  * An old and a new version, laid on one another: what light did, whether each correction landed, which readings moved.
  */
-import { eachPixel, spansOf, type Area } from '../picture/area'
-import { nothingKnown } from '../critique/piece/known'
 import { measurePiece } from '../critique/piece/measure'
-import { DEFAULT_STANDARDS } from '../critique/standards'
+import type { PieceKnown } from '../critique/piece/known'
+import type { HouseStandards } from '../critique/standards'
 import type { PieceReading } from '../critique/stations/piece'
 import { readingsOfPiece } from '../critique/stations/readings'
-import { checkTarget, type Target, type TargetState, type TargetSubject } from '../critique/target'
+import { checkTarget, type Target, type TargetSubject } from '../critique/target'
 import { hueHistogram } from '../measure/harmony/hues'
 import type { Source } from '../measure/source'
+import type { Point } from '../numeric/homography'
+import { eachPixel, spansOf, type Area } from '../picture/area'
 import { planesOf } from '../picture/planes'
 import { MEASURED_ALPHA, type Raster } from '../picture/raster'
-import { register, type Registration } from '../register/register'
-import type { WheelName } from '../wheel/steps'
+import { register } from '../register/register'
+import { registrationByHand } from '../register/by-hand'
 import { align, withoutLight, type Aligned } from './aligned'
-import { lightBetween, type LightBetween } from './light'
-import { movedBetween, type Moved } from './moved'
-import { landingOf, type Landing } from './verdict'
+import { lightBetween } from './light'
+import { movedBetween } from './moved'
+import type { Comparison, Landed, Outcome } from './outcome'
+import { landingOf } from './verdict'
 
-/** What a correction asked for, and where it was marked on the old version. */
+/** What a correction asked for, and where it was marked on the old version; without a target it is for the eye. */
 export interface Asked {
-  readonly target: Target
+  readonly target: Target | null
   readonly area: Area | null
-}
-
-export interface Landed {
-  readonly landing: Landing
-  readonly before: TargetState | null
-  readonly after: TargetState | null
 }
 
 export interface Version {
@@ -36,32 +32,35 @@ export interface Version {
   readonly source: Source
 }
 
-export interface Comparison {
-  readonly registration: Registration
-  /** Null when one does not lie on the other. */
-  readonly light: LightBetween | null
-  readonly landed: readonly Landed[]
-  /** Readings whose figure moved by more than a new photograph moves it. */
-  readonly moved: readonly Moved[]
-}
-
 /** Of a marked area, so much has to be in sight in both versions. */
 const IN_SIGHT = 0.7
+/** Stops of light and of tint that nobody would see. */
+const SLIGHT = 0.05
 
 interface Measured extends TargetSubject {
   readonly readings: readonly PieceReading[]
 }
 
-function measured(raster: Raster, source: Source, wheel: WheelName): Measured {
+interface Options {
+  /** What is known of the old version: in its frame both are measured. */
+  readonly known: PieceKnown
+  readonly standards: HouseStandards
+  readonly asked: readonly Asked[]
+  /** The old picture's corners in the new one as somebody set them, clockwise from the top left: fractions. */
+  readonly corners?: readonly Point[] | null
+  /** Told 0–1. */
+  readonly progress?: (share: number) => void
+}
+
+function measured(raster: Raster, source: Source, { known, standards }: Options): Measured {
   const planes = planesOf(raster),
-    known = nothingKnown(wheel),
     measures = measurePiece({ pixels: { raster, planes }, source, known })
   return {
     raster,
     planes,
     report: measures.report,
-    hues: hueHistogram(raster, planes, wheel),
-    readings: readingsOfPiece(measures, known, { ...DEFAULT_STANDARDS, wheel })
+    hues: hueHistogram(raster, planes, known.wheel),
+    readings: readingsOfPiece(measures, known, standards)
   }
 }
 
@@ -76,30 +75,39 @@ function inSight(area: Area, { old }: Aligned): number {
   return all ? seen / all : 0
 }
 
-interface Options {
-  readonly wheel: WheelName
-  readonly asked: readonly Asked[]
-  /** Whether another light is taken out before the new version is measured. */
-  readonly lightOut: boolean
-}
+const CANNOT: Landed = { landing: 'cannot-tell', before: null, after: null }
 
-export function compareVersions(old: Version, next: Version, { wheel, asked, lightOut }: Options): Comparison {
-  const plane = ({ raster }: Version) => ({ ...raster, data: planesOf(raster).value }),
-    registration = register(plane(old), plane(next))
-  const cannot: Landed = { landing: 'cannot-tell', before: null, after: null }
-  if (!registration.map) return { registration, light: null, landed: asked.map(() => cannot), moved: [] }
-  const aligned = align(old.raster, next.raster, registration.map),
-    light = lightBetween(aligned)
-  const before = measured(aligned.old, old.source, wheel),
-    after = measured(
-      lightOut && light.sure ? withoutLight(aligned.next, light.gains) : aligned.next,
-      next.source,
-      wheel
-    )
-  const landed = asked.map(({ target, area }): Landed => {
-    if (area && inSight(area, aligned) < IN_SIGHT) return cannot
+function landedIn(aligned: Aligned, asked: readonly Asked[], [before, after]: readonly [Measured, Measured]): Landed[] {
+  return asked.map(({ target, area }): Landed => {
+    if (!target || (area && inSight(area, aligned) < IN_SIGHT)) return CANNOT
     const [was, is] = [before, after].map(subject => checkTarget(target, area, subject))
     return { landing: landingOf(target, was, is), before: was, after: is }
   })
-  return { registration, light, landed, moved: movedBetween(before.readings, after.readings) }
+}
+
+/** @throws nothing; corners that are no picture's give another picture. */
+export function compareVersions(old: Version, next: Version, options: Options): Comparison {
+  const { asked, corners, progress = () => {} } = options
+  const plane = ({ raster }: Version) => ({ ...raster, data: planesOf(raster).value })
+  const registration = corners
+    ? registrationByHand(old.raster, next.raster, corners)
+    : register(plane(old), plane(next), share => progress(0.5 * share))
+  progress(0.5)
+  if (!registration.map)
+    return { registration, shared: 0, light: null, seen: { landed: asked.map(() => CANNOT), moved: [] }, evened: null }
+  const aligned = align(old.raster, next.raster, registration.map),
+    light = lightBetween(aligned)
+  progress(0.6)
+  const before = measured(aligned.old, old.source, options)
+  progress(0.7)
+  const outcome = (raster: Raster): Outcome => {
+    const after = measured(raster, next.source, options)
+    return { landed: landedIn(aligned, asked, [before, after]), moved: movedBetween(before.readings, after.readings) }
+  }
+  const seen = outcome(aligned.next)
+  progress(0.85)
+  const another = light.sure && Math.max(Math.abs(light.stops), light.tint) > SLIGHT,
+    evened = another ? outcome(withoutLight(aligned.next, light.gains)) : null
+  progress(1)
+  return { registration, shared: aligned.shared, light, seen, evened }
 }

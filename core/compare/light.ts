@@ -18,6 +18,9 @@ export interface LightBetween {
   readonly sure: boolean
 }
 
+/** Stops between two channels that are seen as another white. */
+export const WHITE_STOPS = 0.1
+
 /** Long edge of the cells that are compared, as many as along it. */
 const CELLS = 48
 /** Clipped and nearly black places say nothing of light; linear. */
@@ -25,11 +28,22 @@ const LOW = 0.008,
   HIGH = 0.9
 /** Stops about the middle within which a cell is taken for not repainted, and how many of all have to be. */
 const NEAR = 0.35,
-  ENOUGH = 0.3
+  ENOUGH = 0.4
+/** Of the lights, the middles and the darks, and of each quarter of the picture but one: what was painted lighter or
+ * darker on purpose is one of these, what the light did is all of them. */
+const EACH = 0.25
 const WEIGHTS = [0.2126, 0.7152, 0.0722] as const
 
+interface Cell {
+  /** Linear light of both. */
+  readonly was: Rgb
+  readonly is: Rgb
+  /** Which of the picture it lies in, 0–3. */
+  readonly quarter: number
+}
+
 /** Mean light of both versions, cell by cell. */
-function cellsOf({ old, next }: Aligned): [Rgb, Rgb][] {
+function cellsOf({ old, next }: Aligned): Cell[] {
   const { width, height } = old,
     side = Math.max(2, Math.ceil(Math.max(width, height) / CELLS)),
     across = Math.ceil(width / side),
@@ -45,12 +59,15 @@ function cellsOf({ old, next }: Aligned): [Rgb, Rgb][] {
       }
       sums[at + 6]++
     }
-  const cells: [Rgb, Rgb][] = []
+  const cells: Cell[] = []
   for (let at = 0; at < sums.length; at += 7) {
     const n = sums[at + 6]
     if (n < 0.6 * side * side) continue
     const mean = (from: number): Rgb => [sums[from] / n, sums[from + 1] / n, sums[from + 2] / n]
-    cells.push([mean(at), mean(at + 3)])
+    const cell = at / 7,
+      right = cell % across >= across / 2,
+      low = Math.floor(cell / across) * side >= height / 2
+    cells.push({ was: mean(at), is: mean(at + 3), quarter: 2 * Number(low) + Number(right) })
   }
   return cells
 }
@@ -65,18 +82,31 @@ function middleOf(values: readonly number[], near: number): { at: number; share:
   return { at, share: values.filter(v => Math.abs(v - at) <= near).length / values.length }
 }
 
+const luminance = (rgb: Rgb): number => rgb.reduce((sum, v, c) => sum + WEIGHTS[c] * v, 0)
+
+/** Whether what agrees is everywhere: in lights, middles and darks, and in three quarters of the picture at least. */
+function everywhere(cells: readonly Cell[], agrees: readonly boolean[]): boolean {
+  const byLight = cells.map((_, i) => i).sort((p, q) => luminance(cells[p].was) - luminance(cells[q].was))
+  const shareOf = (of: readonly number[]): number => (of.length ? of.filter(i => agrees[i]).length / of.length : 1)
+  const thirds = [0, 1, 2].map(k =>
+    shareOf(byLight.slice(Math.floor((k * byLight.length) / 3), Math.floor(((k + 1) * byLight.length) / 3)))
+  )
+  const quarters = [0, 1, 2, 3].map(k => shareOf(byLight.filter(i => cells[i].quarter === k)))
+  return thirds.every(s => s >= EACH) && quarters.filter(s => s >= EACH).length >= 3
+}
+
 export function lightBetween(aligned: Aligned): LightBetween {
-  const cells = cellsOf(aligned).filter(pair => pair.every(rgb => rgb.every(v => v > LOW && v < HIGH)))
+  const cells = cellsOf(aligned).filter(({ was, is }) => [was, is].every(rgb => rgb.every(v => v > LOW && v < HIGH)))
   const none: LightBetween = { gains: [1, 1, 1], stops: 0, tint: 0, sure: false }
   if (cells.length < 12) return none
-  const luminance = (rgb: Rgb): number => rgb.reduce((sum, v, c) => sum + WEIGHTS[c] * v, 0)
-  const ratios = cells.map(([a, b]) => Math.log2(luminance(b) / luminance(a))),
-    { at, share } = middleOf(ratios, NEAR)
-  const kept = cells.filter((_, i) => Math.abs(ratios[i] - at) <= NEAR)
+  const ratios = cells.map(({ was, is }) => Math.log2(luminance(is) / luminance(was))),
+    { at, share } = middleOf(ratios, NEAR),
+    agrees = ratios.map(r => Math.abs(r - at) <= NEAR)
+  const kept = cells.filter((_, i) => agrees[i])
   const each = [0, 1, 2].map(
     c =>
       middleOf(
-        kept.map(([a, b]) => Math.log2(b[c] / a[c])),
+        kept.map(({ was, is }) => Math.log2(is[c] / was[c])),
         NEAR
       ).at
   )
@@ -84,6 +114,6 @@ export function lightBetween(aligned: Aligned): LightBetween {
     gains: each.map(v => 2 ** v) as unknown as Rgb,
     stops: at,
     tint: Math.max(...each) - Math.min(...each),
-    sure: share >= ENOUGH
+    sure: share >= ENOUGH && everywhere(cells, agrees)
   }
 }

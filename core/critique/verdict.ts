@@ -14,6 +14,8 @@ export interface VerdictSource {
   readonly about: string
   /** Readings with the critic's own verdict on them. */
   readonly readings: readonly Reading[]
+  /** Of a new version: what was marked on the one before it and landed, a sentence each. */
+  readonly landed?: readonly string[]
   /** In order of importance. */
   readonly corrections: readonly { readonly tag: string; readonly readingId: string | null }[]
 }
@@ -45,7 +47,7 @@ function strengths(readings: readonly Reading[]): string[] {
  * What the list of corrections and the exercise beside it say already is not said again: the verdict says where to
  * begin, why that matters for this piece, and what can wait.
  */
-export function proposeVerdict({ works, about, readings, corrections }: VerdictSource): ProposedVerdict {
+export function proposeVerdict({ works, about, readings, corrections, landed = [] }: VerdictSource): ProposedVerdict {
   const [first, ...rest] = corrections,
     why = first && readings.find(r => r.id === first.readingId)?.why
   const lines = first
@@ -58,5 +60,8 @@ export function proposeVerdict({ works, about, readings, corrections }: VerdictS
           : [])
       ]
     : []
-  return { works: works.trim() || strengths(readings).join('\n'), verdict: lines.join('\n') }
+  const said = works.trim() || strengths(readings).join('\n'),
+    // What was asked for and done comes first of all that works.
+    praised = landed.filter(line => !said.includes(line))
+  return { works: [...praised, said].filter(Boolean).join('\n'), verdict: lines.join('\n') }
 }

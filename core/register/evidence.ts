@@ -3,7 +3,7 @@ import { through, type Homography, type Point } from '../numeric/homography'
 import { solve } from '../numeric/solve'
 import { agreementOf, type Patches } from './agreement'
 import { halfOf, type Look } from './look'
-import { ALIKE, type Refined } from './refine'
+import type { Refined } from './refine'
 
 type Size = { readonly width: number; readonly height: number }
 
@@ -20,12 +20,15 @@ export function cornersOf(size: Size): Point[] {
   ]
 }
 
+/** How many times larger, by its half long edge, the old picture is in the new one's. */
+export const grownBy = (map: Homography): number => Math.sqrt(Math.abs(map[0] * map[4] - map[1] * map[3])) || 1
+
 /** Of the old picture's diagonal: how far apart two maps take its corners, at the worst. */
 export function apart(size: Size, p: Homography, q: Homography): number {
   const corners = cornersOf(size),
     diagonal = Math.hypot(2 * corners[2].x, 2 * corners[2].y)
   // Measured in the old picture's size, whatever the scale between both.
-  const grown = Math.sqrt(Math.abs(p[0] * p[4] - p[1] * p[3])) || 1
+  const grown = grownBy(p)
   return Math.max(
     ...corners.map(c => {
       const a = through(p, c),
@@ -55,7 +58,7 @@ export function sane(size: Size, map: Homography): boolean {
  * How far the corners may still be off, by what the pictures' slopes hold fast: one standard deviation of the worst, of
  * the diagonal. Large where there are edges in one direction alone, or in one place.
  */
-export function looseness(old: Look, { normal, spread }: Refined): number {
+export function looseness(old: Look, { normal, spread, alike }: Refined): number {
   const n = normal.length
   if (n === 0) return 1
   const columns = Array.from({ length: n }, (_, k) =>
@@ -80,7 +83,7 @@ export function looseness(old: Look, { normal, spread }: Refined): number {
       }, 0)
     })
   )
-  return worst > 0 ? Math.sqrt(worst * spread * ALIKE) / diagonal : 1
+  return worst > 0 ? Math.sqrt(worst * spread * alike) / diagonal : 1
 }
 
 export interface Evidence {

@@ -17,6 +17,8 @@ export type Looks = readonly [old: Look, next: Look]
 interface Wanted {
   readonly freedom: Freedom
   readonly rounds: number
+  /** Of so many pixels along a side one is looked at: neighbours say nearly the same. */
+  readonly every: number
 }
 
 export interface Refined {
@@ -24,6 +26,8 @@ export interface Refined {
   /** Normal matrix of the last round, by rows, and what its residuals spread. */
   readonly normal: readonly (readonly number[])[]
   readonly spread: number
+  /** So many of what was summed count as one. */
+  readonly alike: number
 }
 
 /** Residual that counts half, in spreads of the local value. */
@@ -40,7 +44,7 @@ const AGREES = 0.6,
  */
 const USUAL = { stretch: 0.03, perspective: 0.03 } as const
 /** Neighbouring pixels say nearly the same: so many count as one. By trial: with fewer, flat pictures drift aslant. */
-export const ALIKE = 300
+const ALIKE = 300
 
 /** Stretch, shear and both perspectives that a map has beyond a similarity, about the middle. */
 function beyondSimilarity([a, b, x, c, d, y, g, h]: Homography): [number, number, number, number] {
@@ -61,7 +65,8 @@ function motion(d: readonly number[]): Homography {
 const scaled = (h: readonly number[]): Homography => h.map(v => v / h[8])
 
 /** @param start where it is begun from. */
-export function refine([old, next]: Looks, start: Homography, { freedom, rounds }: Wanted): Refined {
+export function refine([old, next]: Looks, start: Homography, { freedom, rounds, every }: Wanted): Refined {
+  const alike = ALIKE / every ** 2
   let map = start,
     weights: Float32Array | null = null,
     grid = { across: 1, down: 1 }
@@ -73,15 +78,15 @@ export function refine([old, next]: Looks, start: Homography, { freedom, rounds 
       grid = patches
       weights = patches.correlation.map(c => (c <= -2 ? 0.3 : Math.max(LEAST, Math.min(1, c / AGREES))))
     }
-    const { a, b, sum, count } = accumulate([old, next], map, { freedom, weights: weights!, grid })
-    if (count < 50) break
+    const { a, b, sum, count } = accumulate([old, next], map, { freedom, every, weights: weights!, grid })
+    if (count * every ** 2 < 50) break
     spread = sum / count
     normal = a
     const mean = a.reduce((t, row, i) => t + row[i], 0) / freedom
     const held = a.map((row, i) => row.map((v, j) => (i === j ? v + 1e-4 * mean : v)))
     if (freedom === 8)
       beyondSimilarity(map).forEach((now, k) => {
-        const pull = (ALIKE * spread) / (k < 2 ? USUAL.stretch : USUAL.perspective) ** 2
+        const pull = (alike * spread) / (k < 2 ? USUAL.stretch : USUAL.perspective) ** 2
         held[4 + k][4 + k] += pull
         b[4 + k] -= pull * now
       })
@@ -91,7 +96,7 @@ export function refine([old, next]: Looks, start: Homography, { freedom, rounds 
     map = scaled(times(map, motion(far > 0.15 ? d.map(v => (0.15 * v) / far) : d)))
     if (far < STILL) break
   }
-  return { map, normal, spread }
+  return { map, normal, spread, alike }
 }
 
 interface Sums {
@@ -105,12 +110,13 @@ interface Sums {
 
 interface Weighing {
   readonly freedom: Freedom
+  readonly every: number
   /** Of each patch. */
   readonly weights: Float32Array
   readonly grid: { readonly across: number; readonly down: number }
 }
 
-function accumulate([old, next]: Looks, h: Homography, { freedom, weights, grid }: Weighing): Sums {
+function accumulate([old, next]: Looks, h: Homography, { freedom, every, weights, grid }: Weighing): Sums {
   const { width, height, data, dx, dy } = old,
     { width: w, height: hh, data: other, dx: odx, dy: ody } = next
   const half = halfOf(old),
@@ -124,10 +130,10 @@ function accumulate([old, next]: Looks, h: Homography, { freedom, weights, grid 
     count = 0
   const near = old.rim,
     far = next.rim
-  for (let y = near; y < height - near; y++) {
+  for (let y = near; y < height - near; y += every) {
     const v = (y + 0.5 - height / 2) / half,
       row = Math.min(down - 1, ((y * down) / height) | 0) * across
-    for (let x = near; x < width - near; x++) {
+    for (let x = near; x < width - near; x += every) {
       const u = (x + 0.5 - width / 2) / half,
         z = h[6] * u + h[7] * v + h[8]
       const X = (h[0] * u + h[1] * v + h[2]) / z,

@@ -7,7 +7,7 @@ import { through, type Homography, type Point } from '../numeric/homography'
 import type { Plane } from '../picture/plane'
 import { agreementOf, patchesOf } from './agreement'
 import { coarseGuesses, SMALL } from './coarse'
-import { apart, cornersOf, evidenceOf, looseness, sane, type Evidence } from './evidence'
+import { apart, cornersOf, evidenceOf, grownBy, looseness, sane, type Evidence } from './evidence'
 import { halfOf, lookAt, type Look, type Sight } from './look'
 import { refine, type Freedom, type Refined } from './refine'
 
@@ -20,7 +20,8 @@ export interface Registration {
   readonly corners: readonly Point[] | null
   /** From the middle of the old picture to that of the new one, in half long edges. */
   readonly map: Homography | null
-  readonly evidence: Evidence
+  /** Null where it was set by hand. */
+  readonly evidence: Evidence | null
 }
 
 interface Level extends Sight {
@@ -28,20 +29,33 @@ interface Level extends Sight {
   readonly keep: number
   readonly freedom: Freedom
   readonly rounds: number
+  /** See `refine`. */
+  readonly every: number
+}
+/** Levels one after the other; what is found is then moved by the last, too narrow to believe anything by. */
+interface Looking {
+  readonly levels: readonly Level[]
+  readonly polish: Level
 }
 /** Windows ever narrower against the picture: for anything that has edges. */
-const SHARP: readonly Level[] = [
-  { edge: SMALL, sigma: 5, faint: 2.5, keep: 8, freedom: 4, rounds: 9 },
-  { edge: 160, sigma: 5, faint: 2.5, keep: 4, freedom: 4, rounds: 9 },
-  { edge: 320, sigma: 5, faint: 2.5, keep: 2, freedom: 8, rounds: 12 },
-  { edge: 512, sigma: 5, faint: 2.5, keep: 1, freedom: 8, rounds: 9 }
-]
+const SHARP: Looking = {
+  levels: [
+    { edge: SMALL, sigma: 5, faint: 2.5, keep: 8, freedom: 4, rounds: 9, every: 1 },
+    { edge: 160, sigma: 5, faint: 2.5, keep: 4, freedom: 4, rounds: 9, every: 1 },
+    { edge: 320, sigma: 5, faint: 2.5, keep: 2, freedom: 8, rounds: 12, every: 2 },
+    { edge: 512, sigma: 5, faint: 2.5, keep: 1, freedom: 8, rounds: 9, every: 2 }
+  ],
+  polish: { edge: 512, sigma: 3, faint: 2.5, keep: 1, freedom: 8, rounds: 9, every: 2 }
+}
 /** Windows as wide as masses, and fainter things seen: for fog, where nothing has an edge. */
-const SOFT: readonly Level[] = [
-  { edge: SMALL, sigma: 5, faint: 0.7, keep: 6, freedom: 4, rounds: 12 },
-  { edge: 160, sigma: 7, faint: 0.8, keep: 3, freedom: 4, rounds: 12 },
-  { edge: 320, sigma: 12, faint: 1, keep: 2, freedom: 8, rounds: 12 }
-]
+const SOFT: Looking = {
+  levels: [
+    { edge: SMALL, sigma: 5, faint: 0.7, keep: 6, freedom: 4, rounds: 12, every: 1 },
+    { edge: 160, sigma: 7, faint: 0.8, keep: 3, freedom: 4, rounds: 12, every: 1 },
+    { edge: 320, sigma: 10, faint: 0.6, keep: 2, freedom: 8, rounds: 12, every: 2 }
+  ],
+  polish: { edge: 320, sigma: 6, faint: 0.6, keep: 1, freedom: 8, rounds: 12, every: 2 }
+}
 /** Guesses that are looked at more closely, and those of them that are followed. */
 const LOOKED_AT = 60,
   FOLLOWED = 14
@@ -66,14 +80,23 @@ const scoreAt = (old: Look, next: Look, map: Homography): number => agreementOf(
 
 /** What has to speak for it to be believed; from pairs whose truth is known (`npm run register`). */
 const SURE = { agreement: 0.5, patches: 10, reach: 0.3, margin: 0.12, loose: 0.0028 } as const
-/** With less than this nothing does; what agrees but half has to stand alone and firmly. */
-const SOMETHING = { agreement: 0.45, patches: 4, loose: 0.02 } as const
-const HALF = { agreement: 0.65, margin: 0.16, loose: 0.012 } as const
+/** With less than this nothing does. */
+const SOMETHING = { agreement: 0.45, patches: 6, reach: 0.25, loose: 0.02 } as const
+/** What agrees but half has to stand alone and firmly; what does not stand alone at all, to be held fast. */
+const HALF = { agreement: 0.75, margin: 0.16, loose: 0.01 } as const
+const DOUBLE = { margin: 0.02, loose: 0.005 } as const
 
-function matchOf({ agreement, patches, reach, margin, loose }: Evidence, plausible: boolean): Match {
-  const half = agreement < HALF.agreement && (margin < HALF.margin || loose > HALF.loose)
-  if (!plausible || half) return 'another'
-  if (agreement < SOMETHING.agreement || patches < SOMETHING.patches || loose > SOMETHING.loose) return 'another'
+const isAnother = ({ agreement, patches, reach, margin, loose }: Evidence): boolean =>
+  agreement < SOMETHING.agreement
+  || patches < SOMETHING.patches
+  || reach < SOMETHING.reach
+  || loose > SOMETHING.loose
+  || (agreement < HALF.agreement && (margin < HALF.margin || loose > HALF.loose))
+  || (margin < DOUBLE.margin && loose > DOUBLE.loose)
+
+function matchOf(evidence: Evidence, plausible: boolean): Match {
+  if (!plausible || isAnother(evidence)) return 'another'
+  const { agreement, patches, reach, margin, loose } = evidence
   const sure =
     agreement >= SURE.agreement
     && patches >= SURE.patches
@@ -90,9 +113,31 @@ const NOTHING: Registration = {
   evidence: { agreement: 0, patches: 0, reach: 0, margin: 0, overlap: 0, loose: 1 }
 }
 
-function registerBy(levels: readonly Level[], old: Plane, next: Plane): Registration {
-  const looks = levels.map(level => [lookAt(old, level), lookAt(next, level)] as const)
-  const [small, smallNext] = looks[0]
+/** Sizes between which a window is as wide in both pictures as makes no difference. */
+const SIZE_STEP = 1.06
+
+/** The new picture looked at in the old one's scale, where a map believes it: windows are then as wide in both. */
+function looksOf(next: Plane, level: Level): (map: Homography) => Look {
+  const known = new Map<number, Look>()
+  return map => {
+    const step = Math.round(Math.log(grownBy(map)) / Math.log(SIZE_STEP)),
+      look = known.get(step) ?? lookAt(next, { ...level, edge: Math.round(level.edge / SIZE_STEP ** step) })
+    known.set(step, look)
+    return look
+  }
+}
+
+/** Moves a place that is believed by windows too narrow to believe it by; kept where it stays. */
+function polished(level: Level, { old, next, from }: { old: Plane; next: Plane; from: Homography }): Homography {
+  const here = lookAt(old, level),
+    { map } = refine([here, looksOf(next, level)(from)], from, level)
+  return apart(here, map, from) < SAME && sane(here, map) ? map : from
+}
+
+function registerBy({ levels, polish }: Looking, old: Plane, next: Plane): Registration {
+  const looks = levels.map(level => ({ here: lookAt(old, level), thereBy: looksOf(next, level) }))
+  const small = looks[0].here,
+    smallNext = lookAt(next, levels[0])
   const guesses = distinct(small, coarseGuesses(small, smallNext), LOOKED_AT)
   let places: { map: Homography; score: number; refined?: Refined }[] = distinct(
     small,
@@ -100,13 +145,14 @@ function registerBy(levels: readonly Level[], old: Plane, next: Plane): Registra
     FOLLOWED
   )
   let margin = 1
-  levels.forEach(({ keep, freedom, rounds }, level) => {
-    const [here, there] = looks[level]
+  levels.forEach(({ keep, freedom, rounds, every }, level) => {
+    const { here, thereBy } = looks[level]
     const moved = places.map(({ map }) => {
+      const there = thereBy(map)
       // Freer motions begin where a similarity has come to rest.
       const freer = freedom === 8 && levels[level - 1]?.freedom === 4,
-        from = freer ? refine([here, there], map, { freedom: 4, rounds: 4 }).map : map
-      const refined = refine([here, there], from, { freedom, rounds })
+        from = freer ? refine([here, there], map, { freedom: 4, rounds: 4, every }).map : map
+      const refined = refine([here, there], from, { freedom, rounds, every })
       return { map: refined.map, refined, score: scoreAt(here, there, refined.map) }
     })
     if (moved.length > 1) {
@@ -115,17 +161,19 @@ function registerBy(levels: readonly Level[], old: Plane, next: Plane): Registra
     }
     places = distinct(here, moved, keep)
   })
-  const [here, there] = looks.at(-1)!,
+  const { here, thereBy } = looks.at(-1)!,
     found = places[0]
   if (!found?.refined) return NOTHING
+  const there = thereBy(found.map)
   const evidence = evidenceOf(patchesOf(here, there, found.map), { margin, loose: looseness(here, found.refined) })
   const match = matchOf(evidence, sane(here, found.map))
   if (match === 'another') return { ...NOTHING, evidence }
+  const map = polished(polish, { old, next, from: found.map })
   const half = halfOf(there)
   const corners = cornersOf(here)
-    .map(p => through(found.map, p))
+    .map(p => through(map, p))
     .map(({ x, y }) => ({ x: (x * half) / there.width + 0.5, y: (y * half) / there.height + 0.5 }))
-  return { match, corners, map: found.map, evidence }
+  return { match, corners, map, evidence }
 }
 
 const RANK: Readonly<Record<Match, number>> = { another: 0, unsure: 1, sure: 2 }

@@ -18,7 +18,9 @@ const mapCorrection = (row: Row, index: number): Correction => ({
   what: row.what as string,
   todo: row.todo as string,
   target: row.target === null ? null : targetSchema.parse(row.target),
-  trial: row.trial === null ? null : trialSchema.parse(row.trial)
+  trial: row.trial === null ? null : trialSchema.parse(row.trial),
+  marked: row.marked as number,
+  carriedFrom: row.carried_from as number | null
 })
 
 export async function listCorrections(db: Db, submissionId: number): Promise<Correction[]> {
@@ -57,6 +59,11 @@ export async function insertCorrection(db: Db, submissionId: number, c: Correcti
     ]
   )
   return result.insertId
+}
+
+/** What is still open of an older version, marked once more. */
+export async function markCarried(db: Db, id: number, from: Correction): Promise<void> {
+  await db.execute('UPDATE corrections SET carried_from = ?, marked = ? WHERE id = ?', [from.id, from.marked + 1, id])
 }
 
 /** @returns whether the correction belongs to the submission. */

@@ -9,6 +9,7 @@ import type { Report } from '../../core/measure/report'
 import { extrasSchema } from '../../shared/piece'
 import { reportSchema } from '../../shared/report'
 import type { Measurement } from '../../shared/submission'
+import { sourceOf } from './pictures'
 import type { Db, Row } from './pool'
 
 export async function insertMeasurement(db: Db, submissionId: number): Promise<void> {
@@ -117,13 +118,7 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
     learnerId: job.learner_id as number,
     classId: job.class_id as number,
     asked: job.asked as number,
-    source: {
-      format: job.format as string,
-      width: job.width as number,
-      height: job.height as number,
-      ...(job.bits_per_pixel === null ? {} : { bitsPerPixel: job.bits_per_pixel as number }),
-      ...(job.photograph ? { photograph: true } : {})
-    },
+    source: sourceOf(job),
     exercise:
       job.exercise === null
         ? null

@@ -12,6 +12,15 @@ export async function insertBlob(db: Db, { sha256, mediaType, bytes }: Blob): Pr
   await db.execute('INSERT IGNORE INTO blobs (sha256, media_type, bytes) VALUES (?, ?, ?)', [sha256, mediaType, bytes])
 }
 
+/** Of a row with a picture's own columns. */
+export const sourceOf = (row: Row): Source => ({
+  format: row.format as string,
+  width: row.width as number,
+  height: row.height as number,
+  ...(row.bits_per_pixel === null ? {} : { bitsPerPixel: row.bits_per_pixel as number }),
+  ...(row.photograph ? { photograph: true } : {})
+})
+
 export interface NewPicture {
   readonly original: string
   readonly display: string

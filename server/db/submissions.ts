@@ -9,7 +9,11 @@ export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS
   c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
   COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format,
-    s.reference_id`
+    s.reference_id,
+  IF(s.first_id IS NULL, 1, 2 + (SELECT COUNT(*) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id))
+    AS version,
+  COALESCE((SELECT MAX(v.id) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id), s.first_id)
+    AS earlier_id`
 export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
   JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
   LEFT JOIN critiques k ON k.submission_id = s.id`
@@ -41,6 +45,8 @@ export function mapPiece(row: Row): PieceFacts {
     width: row.width as number,
     height: row.height as number,
     hasReference: row.reference_id !== null,
+    version: Number(row.version),
+    earlierId: row.earlier_id as number | null,
     budgetMinutes: row.budget_minutes as number,
     spentMinutes: Math.floor((row.seconds as number) / 60)
   }
@@ -71,19 +77,23 @@ export async function insertSubmission(
     pictureId,
     handIn,
     handedInAt,
-    referenceId
+    referenceId,
+    firstId
   }: {
     readonly learnerId: number
     readonly pictureId: number
     readonly handIn: HandIn
     readonly handedInAt: Date
     readonly referenceId: number | null
+    /** Of the piece that this is a new version of. */
+    readonly firstId: number | null
   }
 ): Promise<number> {
   const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
   const [result] = await db.execute<Changed>(
-    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id, handed_in_at, reference_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id,
+       handed_in_at, reference_id, first_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       classId,
       learnerId,
@@ -96,7 +106,8 @@ export async function insertSubmission(
       plannedScheme,
       assignmentId ?? null,
       handedInAt,
-      referenceId
+      referenceId,
+      firstId
     ]
   )
   return result.insertId

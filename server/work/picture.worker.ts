@@ -2,8 +2,11 @@
 import { createHash } from 'node:crypto'
 import { readFile, writeFile } from 'node:fs/promises'
 import sharp, { type Sharp } from 'sharp'
+import { compareVersions, type Asked } from '../../core/compare/compare'
+import type { Comparison } from '../../core/compare/outcome'
 import type { PieceKnown } from '../../core/critique/piece/known'
 import { measurePiece, type PieceMeasures } from '../../core/critique/piece/measure'
+import type { HouseStandards } from '../../core/critique/standards'
 import { checkHandIn, type CheckResult, type Settings, type WhatIsSet } from '../../core/exercise'
 import { evidenceOf } from '../../core/exercise/evidence'
 import type { Plan } from '../../core/exercise/plan/plan'
@@ -11,12 +14,14 @@ import { renderLens } from '../../core/lens/lens'
 import { hueHistogram } from '../../core/measure/harmony/hues'
 import { measureHarmony } from '../../core/measure/harmony/harmony'
 import type { Source } from '../../core/measure/source'
+import type { Point } from '../../core/numeric/homography'
 import { planesOf } from '../../core/picture/planes'
 import type { Raster } from '../../core/picture/raster'
 import { PICTURE_LIMITS } from '../../shared/submission'
 import { bareOf } from './bare/bare'
 import { serve } from './child'
 import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
+import type { Progress } from './protocol'
 
 export interface Stored {
   readonly sha256: string
@@ -118,6 +123,27 @@ export async function measure({ display, reference, source, known, exercise }: M
   }
 }
 
+export interface CompareRequest {
+  readonly old: { readonly display: Uint8Array; readonly source: Source }
+  readonly next: { readonly display: Uint8Array; readonly source: Source }
+  /** Of the old version. */
+  readonly known: PieceKnown
+  readonly standards: HouseStandards
+  readonly asked: readonly Asked[]
+  /** Of the old picture in the new one, where somebody set them. */
+  readonly corners: readonly Point[] | null
+}
+
+/** Lays a new version on the old one, and measures both. */
+export async function compare({ old, next, ...options }: CompareRequest, progress: Progress): Promise<Comparison> {
+  const [before, after] = await Promise.all([rasterOf(old.display), rasterOf(next.display)])
+  return compareVersions(
+    { raster: before, source: old.source },
+    { raster: after, source: next.source },
+    { ...options, progress }
+  )
+}
+
 export interface EvidenceRequest {
   readonly display: Uint8Array
   readonly exercise: ExerciseToCheck
@@ -142,5 +168,5 @@ export async function evidence({ display, exercise, check }: EvidenceRequest): P
 if (process.send) {
   oneThread()
   blockOtherLoaders(PICTURE_LIMITS.formats)
-  serve({ ingest, strip, measure, evidence })
+  serve({ ingest, strip, measure, evidence, compare })
 }

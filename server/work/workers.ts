@@ -8,7 +8,15 @@ import type { Refusal } from './decode'
 import type { ExportTask, Upright } from './export.worker'
 import type { Verified } from './hashing'
 import { Lane } from './lane'
-import type { evidence, EvidenceRequest, Ingested, MeasureRequest, measure } from './picture.worker'
+import type {
+  compare,
+  CompareRequest,
+  evidence,
+  EvidenceRequest,
+  Ingested,
+  MeasureRequest,
+  measure
+} from './picture.worker'
 import type { Progress } from './protocol'
 import type { RecordRequest } from './record/zip'
 import type { PlanPage } from '../../core/exercise/plan/sheet'
@@ -20,7 +28,14 @@ import type { ScanOutcome, ScanRequest } from './worksheet/scan'
 import type { PrinterPages, WorksheetsRequest } from './worksheet/print'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
-const LIMIT = { ingest: 8000, measure: 15_000, upright: 30_000, export: 120_000, password: 10_000 } as const
+const LIMIT = {
+  ingest: 8000,
+  measure: 15_000,
+  compare: 45_000,
+  upright: 30_000,
+  export: 120_000,
+  password: 10_000
+} as const
 
 interface Lanes {
   /** Hand-ins and measurements, at the working size. */
@@ -75,6 +90,9 @@ export const measureStored = (request: MeasureRequest, who: string): ReturnType<
 
 export const renderEvidence = (request: EvidenceRequest, who: string): ReturnType<typeof evidence> =>
   workers().picture.run({ name: 'evidence', request, who, limitMs: LIMIT.measure })
+
+export const compareStored = (request: CompareRequest, who: string, progress: Progress): ReturnType<typeof compare> =>
+  workers().picture.run({ name: 'compare', request, who, limitMs: LIMIT.compare, progress })
 
 /** @param original file that holds it. @param file that the picture is written to. */
 export const makeUpright = (original: string, file: string, who: string): Promise<Upright> =>

@@ -47,6 +47,11 @@ export const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/submissions/1', who: 'account' },
   { method: 'POST', path: '/submissions/1/measure', who: 'account' },
   { method: 'GET', path: '/submissions/1/critique', who: 'account' },
+  { method: 'GET', path: '/submissions/1/versions', who: 'account' },
+  { method: 'GET', path: '/submissions/18/over/17', who: 'account' },
+  { method: 'PUT', path: '/submissions/18/over/17/corners', who: 'account', body: { corners: null } },
+  { method: 'PUT', path: '/submissions/18/over/17/landings/9999', who: 'staff', body: { landing: 'reached' } },
+  { method: 'POST', path: '/submissions/18/over/17/carry', who: 'staff', body: { corrections: [9999] } },
   { method: 'PUT', path: '/submissions/1/verdict', who: 'staff', body: { works: '', verdict: '', revision: 0 } },
   {
     method: 'PUT',

@@ -5,8 +5,13 @@
 import { checkTarget, type Target } from '../../core/critique/target'
 import { convertLinearToByte, LINEAR_OF_BYTE } from '../../core/colour/srgb'
 import { compareVersions } from '../../core/compare/compare'
-import { landingOf, NOISE } from '../../core/compare/verdict'
+import { believed } from '../../core/compare/outcome'
+import { TARGET_NOISE } from '../../core/compare/noise'
+import { landingOf } from '../../core/compare/verdict'
+import { nothingKnown } from '../../core/critique/piece/known'
+import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { hueHistogram } from '../../core/measure/harmony/hues'
+import type { Moved } from '../../core/compare/moved'
 import { measurePicture } from '../../core/measure/picture'
 import { seededRandom, type Random } from '../../core/numeric/random'
 import { eachPixel, spansOf, type Area } from '../../core/picture/area'
@@ -35,7 +40,7 @@ function stateOf(raster: Raster, target: Target, area: Area) {
 
 /** Bounds that lie clear of where either version stands: a teacher's, not a coin's. */
 function bounded(measure: Target['measure'], [was, is]: readonly [number, number], random: Random): Target | null {
-  const noise = 2 * NOISE[measure],
+  const noise = 2 * TARGET_NOISE[measure],
     up = is >= was,
     reach = random() < 0.5,
     bound = reach ? (was + is) / 2 : up ? is + noise + 5 * random() : is - noise - 5 * random()
@@ -53,7 +58,8 @@ const AWAY: Readonly<Record<'separation' | 'temperature' | 'range', Target>> = {
 const KINDS = ['separation', 'temperature', 'range'] as const
 
 const bases = [...(await demoPictures()), ...(await openBases(24))],
-  still = new Map<string, number[]>()
+  still = new Map<string, number[]>(),
+  readings: Moved[] = []
 let right = 0,
   all = 0,
   unchanged = 0,
@@ -79,16 +85,21 @@ for (let n = 0; n < COUNT; n++) {
     const target = done ? bounded(kind, [was.value, is.value], random) : AWAY[kind]
     // What was done is clear, or nothing was.
     const moved = Math.abs(is.value - was.value)
-    return target && (!done || moved > 2 * NOISE[kind] || moved < 0.3 * NOISE[kind]) ? [{ target, area }] : []
+    return target && (!done || moved > 2 * TARGET_NOISE[kind] || moved < 0.3 * TARGET_NOISE[kind])
+      ? [{ target, area }]
+      : []
   })
   if (asked.length === 0) continue
   const { next } = await pairOf(repaired, old, { random, change: { geometry: 1, light: 1, repaint: 0 } })
-  const { registration, landed } = compareVersions(
-    { raster: old, source: SOURCE },
-    { raster: next, source: SOURCE },
-    { wheel: 'painter', asked, lightOut: true }
-  )
-  if (registration.match === 'another') continue
+  const compared = compareVersions(
+      { raster: old, source: SOURCE },
+      { raster: next, source: SOURCE },
+      { known: nothingKnown('painter'), standards: DEFAULT_STANDARDS, asked }
+    ),
+    { landed, moved } = believed(compared)
+  // What is not sure says so on the screen, and is not what is asked here.
+  if (compared.registration.match !== 'sure') continue
+  if (!done) readings.push(...moved)
   for (const [i, { target }] of asked.entries()) {
     const { landing, before, after } = landed[i]!
     if (landing === 'cannot-tell' || !before || !after) continue

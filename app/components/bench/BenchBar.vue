@@ -15,6 +15,9 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
     <span class="question" :title="bench.piece.question">{{
       bench.piece.question && `“${bench.piece.question}”`
     }}</span>
+    <NuxtLink v-if="bench.piece.earlierId" :to="`/versions/${bench.piece.id}`" class="word-link"
+      >version {{ bench.piece.version }}: did it land?</NuxtLink
+    >
     <button class="word-link" @click="standards = true">standards</button>
     <template v-if="!bench.closed">
       <button class="word-link" :disabled="!edits.canUndo" title="u" @click="edits.undo()">undo</button>

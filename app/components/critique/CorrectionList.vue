@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { markedWords } from '~~/core/compare/words'
 import { describeTarget } from '~~/core/critique/target'
 import { tagOf } from '~~/core/critique/stations/table'
 import { describeTrial } from '~~/core/trial/words'
@@ -28,7 +29,9 @@ function step(by: 1 | -1) {
       <li v-for="c in corrections" :key="c.id" :class="{ chosen: chosen === c.id }" @click="chosen = c.id">
         <span class="tag">{{ tagOf(c) }}</span>
         <div>
-          <p class="words">{{ c.what }}</p>
+          <p class="words">
+            {{ c.what }} <span v-if="c.marked > 1" class="quiet">{{ markedWords(c.marked) }}</span>
+          </p>
           <p v-if="c.reason && c.reason !== c.what" class="quiet">{{ c.reason }}</p>
           <p v-if="c.todo" class="words">{{ c.todo }}</p>
           <p v-if="c.trial" class="quiet">Shown on the picture: {{ describeTrial(c.trial) }}.</p>

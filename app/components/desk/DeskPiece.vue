@@ -37,7 +37,9 @@ const SAID = {
     <h3>{{ piece.title }}</h3>
     <p class="learner">
       <template v-if="!own">{{ piece.learner.name }} <span class="quiet">· </span></template
-      ><span class="quiet">{{ waitedWords(piece.handedInAt) }}</span>
+      ><span class="quiet"
+        >{{ piece.earlierId ? `version ${piece.version} · ` : '' }}{{ waitedWords(piece.handedInAt) }}</span
+      >
     </p>
     <p v-if="piece.question" class="question">{{ piece.question }}</p>
     <div v-if="fingerprint" class="fingerprint">

@@ -3,7 +3,12 @@ import { useDropZone, useMediaQuery, useObjectUrl } from '@vueuse/core'
 import { PICTURE_LIMITS } from '~~/shared/submission'
 
 /** Choosing a picture, or dropping one. What is plainly too large is said before it is sent. */
-withDefaults(defineProps<{ label?: string }>(), { label: 'Picture' })
+const props = withDefaults(
+  defineProps<{ label?: string; /** What is chosen is shown elsewhere. */ brief?: boolean }>(),
+  {
+    label: 'Picture'
+  }
+)
 const file = defineModel<File | null>({ required: true })
 /** Where the eye should go, pointed out on the picture, in fractions. */
 const focus = defineModel<{ x: number; y: number } | null>('focus', { default: null })
@@ -12,7 +17,7 @@ const zone = ref<HTMLElement>(),
   camera = ref<HTMLInputElement>(),
   problem = ref('')
 const preview = useObjectUrl(file)
-const shown = computed(() => preview.value && file.value?.type !== 'image/tiff')
+const shown = computed(() => preview.value && file.value?.type !== 'image/tiff' && !props.brief)
 
 function take(files: FileList | File[] | null) {
   const first = files?.[0]
@@ -36,7 +41,7 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
 </script>
 
 <template>
-  <div ref="zone" class="drop" :class="{ over: isOverDropZone }">
+  <div ref="zone" class="drop" :class="{ over: isOverDropZone, brief: brief && file }">
     <div v-if="shown" class="chosen" @click="point">
       <img :src="preview!" alt="The picture chosen" />
       <span v-if="focus" class="eye" :style="{ left: `${100 * focus.x}%`, top: `${100 * focus.y}%` }" />
@@ -86,6 +91,9 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
   place-content: center;
   justify-items: center;
   padding: 24px;
+}
+.drop.brief {
+  min-height: 0;
 }
 .drop.over {
   outline: 3px solid var(--accent);

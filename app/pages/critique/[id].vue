@@ -58,6 +58,12 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         @asked="refresh"
       />
       <ScoreList v-if="critique.score" :score="critique.score" />
+      <p v-if="!previewed" class="word-row">
+        <NuxtLink :to="`/hand-in?again=${id}`">Hand in a new version</NuxtLink>
+        <NuxtLink v-if="submission.earlierId" :to="`/versions/${id}`"
+          >What landed since version {{ submission.version - 1 }}</NuxtLink
+        >
+      </p>
       <TakeAway :submission-id="id" />
       <section v-if="critique.assignment" aria-label="Exercise">
         <h2>Exercise: {{ exerciseSet(critique.assignment).title }}</h2>

@@ -12,10 +12,11 @@ import { insertMeasurement } from '../../db/measurements'
 import { insertBlob, insertPicture, type Blob } from '../../db/pictures'
 import { transaction, type Db } from '../../db/pool'
 import { insertSubmission } from '../../db/submissions'
+import { findFirst } from '../../db/versions'
 import { TaskTooLong } from '../../work/lane'
 import type { Ingested } from '../../work/picture.worker'
 import { ingestPicture } from '../../work/workers'
-import { inClass, ownAssignment } from '../access'
+import { inClass, ownAssignment, ownPiece } from '../access'
 import { wakeMeasuring } from './measuring'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
@@ -69,6 +70,10 @@ export async function handIn(
   { words, files, now }: { readonly words: HandIn; readonly files: HandedIn; readonly now: Date }
 ): Promise<number> {
   await inClass(learner, words.classId, 'hand-in')
+  if (words.earlierId) {
+    const earlier = await ownPiece(learner, words.earlierId)
+    if (earlier.classId !== words.classId) throw new AppError('invalid', 'The piece was handed in to another class.')
+  }
   if (words.assignmentId) {
     const assignment = await ownAssignment(learner, words.assignmentId)
     if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
@@ -88,7 +93,8 @@ export async function handIn(
       pictureId,
       handIn: words,
       handedInAt: now,
-      referenceId
+      referenceId,
+      firstId: words.earlierId ? await findFirst(connection, words.earlierId) : null
     })
     await insertCritique(connection, submissionId)
     if (words.focusX !== undefined && words.focusY !== undefined) {

@@ -19,6 +19,7 @@ import { databaseAway } from '../../db/outage'
 import { findPictureBytes } from '../../db/pictures'
 import { db, transaction } from '../../db/pool'
 import { measureStored } from '../../work/workers'
+import { compareAhead } from '../versions/comparing'
 import { knownOf } from './knowing'
 
 const LOOK_MS = 3000,
@@ -81,6 +82,11 @@ async function drain(): Promise<void> {
     const job = await transaction(claimMeasurement)
     if (!job) return
     await measureJob(job)
+    await compareAhead(job.submissionId, { classId: job.classId, who: `${job.learnerId}` }).catch((error: Error) => {
+      if (databaseAway(error) || stopped) throw error
+      // It is tried again when somebody asks for it, who is then told.
+      console.error(`comparing of submission ${job.submissionId} failed:`, error)
+    })
   }
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { describeTarget } from '~~/core/critique/target'
 import { describeTrial } from '~~/core/trial/words'
+import { markedWords } from '~~/core/compare/words'
 import { tagOf } from '~~/core/critique/stations/table'
 import type { Correction } from '~~/shared/critique'
 
@@ -35,6 +36,7 @@ async function remove() {
     <template v-else>
       <p class="words">
         <b>{{ tagOf(correction) }}</b> {{ correction.what }}
+        <span v-if="correction.marked > 1" class="quiet-text">{{ markedWords(correction.marked) }}</span>
       </p>
       <p v-if="correction.reason && correction.reason !== correction.what" class="why">{{ correction.reason }}</p>
       <p v-if="correction.todo" class="words">{{ correction.todo }}</p>

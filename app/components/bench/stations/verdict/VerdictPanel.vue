@@ -10,7 +10,12 @@ const asking = ref(false),
   answer = ref(bench.critique.answer)
 
 /** Fills what is still empty, from what is marked and read. */
-const canPropose = computed(() => !bench.closed && (!works.value.trim() || !verdict.value.trim()))
+const landed = useLandedPraise()
+const canPropose = computed(
+  () =>
+    !bench.closed
+    && (!works.value.trim() || !verdict.value.trim() || landed.value.some(line => !works.value.includes(line)))
+)
 async function propose() {
   const judged = bench.readings.flatMap(r => {
     const own = bench.judgementOf(r.key)
@@ -20,9 +25,10 @@ async function propose() {
     works: works.value,
     about: bench.notes.about || bench.piece.about,
     readings: judged,
+    landed: landed.value,
     corrections: bench.critique.corrections.map(c => ({ tag: tagOf(c), readingId: c.readingId }))
   })
-  if (!works.value.trim()) works.value = made.works
+  works.value = made.works
   if (!verdict.value.trim()) verdict.value = made.verdict
   await write()
 }

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import type { Submission } from '~~/shared/submission'
+
+/** The top of the versions: way back, which lies over which, how sure that is. */
+const props = defineProps<{ piece: Submission; own: boolean; setting: boolean }>()
+const emit = defineEmits<{ set: []; over: [id: number] }>()
+const { versions, older, compared } = useTheCompared()
+const others = computed(() => (versions.value ?? []).filter(v => v.number < props.piece.version))
+const match = computed(() => {
+  if (!compared.value) return ''
+  if (compared.value.byHand) return 'laid by hand'
+  return {
+    sure: 'it lies on the old one: sure',
+    unsure: 'it lies on the old one, not for sure',
+    another: 'it is not found on the old one'
+  }[compared.value.comparison.registration.match]
+})
+</script>
+
+<template>
+  <header class="bar">
+    <NuxtLink :to="own ? '/work' : '/desk'" class="back">{{ own ? '← My work' : '← Desk' }}</NuxtLink>
+    <h1>{{ piece.title }}</h1>
+    <span v-if="older" class="meta">
+      <template v-if="!own">{{ piece.learner.name }} · </template>version {{ piece.version }} of
+      {{ dayWords(piece.handedInAt) }} over
+      <template v-for="(v, i) in others" :key="v.id"
+        ><template v-if="i">, </template
+        ><component
+          :is="v.id === older.id ? 'span' : 'button'"
+          :class="{ 'word-link': v.id !== older.id, now: v.id === older.id }"
+          @click="v.id !== older.id && emit('over', v.id)"
+          >{{ v.id === older.id ? `version ${v.number} of ${dayWords(v.handedInAt)}` : v.number }}</component
+        ></template
+      >
+    </span>
+    <span class="meta match" role="status">{{ match }}</span>
+    <button v-if="compared" class="word-link" :aria-pressed="setting" @click="emit('set')">set four points</button>
+    <NuxtLink v-if="!own" :to="`/bench/${piece.id}`" class="on">To the bench</NuxtLink>
+    <NuxtLink v-else-if="piece.state === 'released'" :to="`/critique/${piece.id}`" class="on">To the critique</NuxtLink>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  padding: 0 14px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--panel-line);
+  white-space: nowrap;
+  min-width: 0;
+}
+.back {
+  text-decoration: none;
+}
+h1 {
+  font-family: var(--sans);
+  font-size: 14px;
+  font-weight: 600;
+}
+.meta {
+  color: var(--panel-quiet);
+  font-size: 13px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.now {
+  color: var(--panel-ink);
+}
+.match {
+  flex: 1;
+  text-align: right;
+}
+.on {
+  border: 1px solid var(--l91);
+  padding: 3px 13px;
+  text-decoration: none;
+  border-radius: 2px;
+}
+</style>
