@@ -6,6 +6,7 @@ definePageMeta({ whose: ['learner'] })
 useHead({ title: 'My work · Critica' })
 const { pieces, next, ready, problem, more } = usePieceList(() => null)
 
+const session = useSessionStore()
 const released = computed(() => pieces.value.filter(p => p.state === 'released').length)
 const line = computed(() =>
   !pieces.value.length
@@ -30,6 +31,7 @@ const stateOf = (p: ListedSubmission): string =>
         <p class="state" :class="{ ready: piece.state === 'released' }">{{ stateOf(piece) }}</p>
       </div>
     </PieceWall>
+    <p v-if="released" class="term"><NuxtLink :to="`/progress/${session.person.id}`">How the term goes</NuxtLink></p>
     <v-btn class="hand-in" to="/hand-in" color="primary" variant="flat">Hand in a picture</v-btn>
   </div>
 </template>
@@ -38,6 +40,9 @@ const stateOf = (p: ListedSubmission): string =>
 .line {
   margin: 20px 0 14px;
   font-size: 23px;
+}
+.term {
+  margin-top: 18px;
 }
 .hand-in {
   margin-top: 28px;

@@ -2,13 +2,23 @@
  * One ECharts theme: greys, direct labels, no legend, nothing that moves by itself. Only the kinds that are drawn are
  * registered.
  */
-import { BarChart, PieChart, ScatterChart } from 'echarts/charts'
-import { GridComponent, PolarComponent, TooltipComponent } from 'echarts/components'
+import { BarChart, LineChart, PieChart, ScatterChart } from 'echarts/charts'
+import { GridComponent, MarkAreaComponent, PolarComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { CanvasRenderer } from 'echarts/renderers'
 import { GREYS } from '~/theme/greys'
 
-use([BarChart, PieChart, ScatterChart, GridComponent, PolarComponent, TooltipComponent, CanvasRenderer])
+use([
+  BarChart,
+  LineChart,
+  PieChart,
+  ScatterChart,
+  GridComponent,
+  MarkAreaComponent,
+  PolarComponent,
+  TooltipComponent,
+  CanvasRenderer
+])
 
 export const CHART_INK = GREYS.l91
 const CHART_QUIET = GREYS.l60

@@ -70,7 +70,7 @@ export function landingsSummary(landings: readonly Landing[]): string {
         ? 'The one correction landed'
         : 'The one correction has not landed'
       : reached === all
-        ? `All ${count(all)} corrections landed`
+        ? `${all === 2 ? 'Both' : `All ${count(all)}`} corrections landed`
         : `${reached ? capital(count(reached)) : 'None'} of ${count(all)} corrections landed`
   const rest = (
     [

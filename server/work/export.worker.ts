@@ -13,6 +13,7 @@ import type { Progress } from './protocol'
 import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 import { makeSlips, type SlipsRequest } from './slips/slips'
+import { makeTermSheet, type TermRequest } from './term/term'
 import { readPhoto, readPrinterPages } from './worksheet/photo'
 import { pagesOfScan } from './worksheet/scan'
 import { printPlan, printPrinter, printWorksheets, type PrinterPages, type WorksheetsRequest } from './worksheet/print'
@@ -73,6 +74,7 @@ if (process.send) {
     make,
     upright,
     record: packRecord,
+    term: (request: TermRequest) => makeTermSheet(request, join(import.meta.dirname, 'fonts')),
     slips: (request: SlipsRequest) => makeSlips(request, join(import.meta.dirname, 'fonts')),
     worksheets: (request: WorksheetsRequest) => printWorksheets(request, join(import.meta.dirname, 'fonts')),
     plan: (request: PlanPage) => printPlan(request, join(import.meta.dirname, 'fonts')),

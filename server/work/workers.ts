@@ -23,6 +23,7 @@ import type { PlanPage } from '../../core/exercise/plan/sheet'
 import type { PrinterOutcome } from '../../core/exercise/reader/printer'
 import type { SheetOutcome } from '../../core/exercise/reader/read'
 import type { SlipsRequest } from './slips/slips'
+import type { TermRequest } from './term/term'
 import type { PhotoRequest } from './worksheet/photo'
 import type { ScanOutcome, ScanRequest } from './worksheet/scan'
 import type { PrinterPages, WorksheetsRequest } from './worksheet/print'
@@ -100,6 +101,9 @@ export const makeUpright = (original: string, file: string, who: string): Promis
 
 export const printSlips = (request: SlipsRequest, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'slips', request, who, limitMs: LIMIT.export })
+
+export const printTermSheet = (request: TermRequest, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'term', request, who, limitMs: LIMIT.export })
 
 export const printWorksheets = (request: WorksheetsRequest, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'worksheets', request, who, limitMs: LIMIT.export })

@@ -35,7 +35,7 @@ const match = computed(() => {
       >
     </span>
     <span class="meta match" role="status">{{ match }}</span>
-    <button v-if="compared" class="word-link" :aria-pressed="setting" @click="emit('set')">set four points</button>
+    <button v-if="compared && piece.state !== 'released'" class="word-link" :aria-pressed="setting" @click="emit('set')">set four points</button>
     <NuxtLink v-if="!own" :to="`/bench/${piece.id}`" class="on">To the bench</NuxtLink>
     <NuxtLink v-else-if="piece.state === 'released'" :to="`/critique/${piece.id}`" class="on">To the critique</NuxtLink>
   </header>

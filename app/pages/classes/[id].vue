@@ -57,6 +57,7 @@ async function archive(on: boolean) {
       <h2 id="people-title">People</h2>
       <p class="word-row">
         <button v-if="!details.archived && !open" class="word-link" @click="bringing = true">bring people in</button>
+        <NuxtLink :to="`/progress/class/${id}`" class="word-link">how the term goes</NuxtLink>
         <PeopleOut :class-id="id" :waiting="waiting" :learners="learners" :archived="details.archived" />
       </p>
       <LazyBringIn v-if="open && !details.archived" :class-id="id" @brought="brought" @done="bringing = false" />

@@ -43,7 +43,12 @@ const mayOpen = (c: ClassListed): boolean => c.role === 'instructor' || useSessi
           <NuxtLink v-if="mayOpen(c)" :to="`/classes/${c.id}`">{{ c.name }}</NuxtLink>
           <template v-else>{{ c.name }}</template>
         </h2>
-        <p class="quiet">{{ saidOf(c) }}</p>
+        <p class="quiet">
+          {{ saidOf(c) }}
+          <template v-if="c.role === 'instructor' || c.role === 'assistant'">
+            · <NuxtLink :to="`/progress/class/${c.id}`">how the term goes</NuxtLink></template
+          >
+        </p>
       </li>
     </ul>
     <form novalidate @submit.prevent="make">

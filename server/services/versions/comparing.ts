@@ -21,7 +21,7 @@ import { db, transaction } from '../../db/pool'
 import { findSource, listVersions } from '../../db/versions'
 import type { Progress } from '../../work/protocol'
 import { compareStored } from '../../work/workers'
-import { visiblePiece } from '../access'
+import { ownPiece, pieceTo, visiblePiece } from '../access'
 import { knownOf } from '../pieces/knowing'
 
 /** Raised when the comparing itself is another: what is kept is then measured anew. */
@@ -48,7 +48,7 @@ const askedOf = ({ target, area }: Correction): Asked => ({ target, area })
 /** @returns the comparison as it is kept, or measured now. */
 export async function comparisonOf(
   pair: Pair,
-  { classId, corrections, who, progress }: Work
+  { classId, corrections, who, progress, released = false }: Work
 ): Promise<{ result: Comparison; corners: readonly Point[] | null }> {
   const { oldId, newId } = pair
   const [kept, known, standards, old, next] = await Promise.all([
@@ -63,7 +63,8 @@ export async function comparisonOf(
     asked = corrections.map(askedOf),
     of = [COMPARE_VERSION, REPORT_VERSION, corners, asked, known, standards, old.sha256, next.sha256],
     basis = createHash('sha256').update(JSON.stringify(of)).digest('hex')
-  if (kept.result && kept.basis === basis) return { result: kept.result, corners }
+  // What was released is not measured anew under its sentences.
+  if (kept.result && (released || kept.basis === basis)) return { result: kept.result, corners }
   const [before, after] = await Promise.all([findBlob(db(), old.sha256), findBlob(db(), next.sha256)])
   const result = await compareStored(
     {
@@ -104,6 +105,8 @@ interface Work {
   readonly corrections: readonly Correction[]
   readonly who: string
   readonly progress: Progress
+  /** The critique of the new version is. */
+  readonly released?: boolean
 }
 
 /** Nothing of a judgement reaches a learner before the new critique is released. */
@@ -115,7 +118,13 @@ export async function compareFor(account: Account, pair: Pair, progress: Progres
     piece = await visiblePiece(account, pair.newId),
     own = piece.learner.id === account.id,
     corrections = await listCorrections(db(), pair.oldId)
-  const { result, corners } = await comparisonOf(pair, { classId, corrections, who: `${account.id}`, progress })
+  const { result, corners } = await comparisonOf(pair, {
+    classId,
+    corrections,
+    who: `${account.id}`,
+    progress,
+    released: next.state === 'released'
+  })
   const said = { old, new: next, byHand: corners !== null }
   if (own && (next.state !== 'released' || old.state !== 'released'))
     return { ...said, comparison: unsaid(result), corrections: [] }
@@ -142,8 +151,15 @@ export async function compareAhead(newId: number, { classId, who }: Pick<Work, '
   await comparisonOf({ oldId: old.id, newId }, { classId, corrections, who, progress: () => {} })
 }
 
-/** Corners as its maker or the class's staff sets them; null lets them be found again. */
+/**
+ * Corners as its maker or the class's staff sets them; null lets them be found again. @throws AppError already-released.
+ */
 export async function setCorners(account: Account, pair: Pair, corners: readonly Point[] | null): Promise<void> {
-  await versionsOf(account, pair)
+  const { new: next } = await versionsOf(account, pair)
+  if (next.state === 'released')
+    throw new AppError('already-released', 'The critique is released: what it says of the older version stays.')
+  const piece = await visiblePiece(account, pair.newId)
+  if (piece.learner.id === account.id) await ownPiece(account, pair.newId)
+  else await pieceTo('draft', account, pair.newId)
   await storeCorners(db(), pair, corners)
 }
