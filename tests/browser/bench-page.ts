@@ -16,6 +16,15 @@ export async function placed(page: Page): Promise<(x: number, y: number) => read
   return (x, y) => [box.x + x * box.width, box.y + y * box.height]
 }
 
+/** Presses at the first place of the picture and draws to the others. */
+export async function drag(page: Page, ...places: (readonly [number, number])[]): Promise<void> {
+  const at = await placed(page)
+  await page.mouse.move(...at(...places[0]!))
+  await page.mouse.down()
+  for (const place of places.slice(1)) await page.mouse.move(...at(...place), { steps: 4 })
+  await page.mouse.up()
+}
+
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
   await expect(picture(page)).toHaveAttribute('data-lens', /./)

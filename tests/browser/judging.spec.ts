@@ -8,7 +8,18 @@ import sharp from 'sharp'
 import { unzipSync } from 'fflate'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { pdfText } from '../pdf-text'
-import { accessible, handedIn, keptCorrections, open, picture, placed, saved, signIn, takeReading } from './bench-page'
+import {
+  accessible,
+  drag,
+  handedIn,
+  keptCorrections,
+  open,
+  picture,
+  placed,
+  saved,
+  signIn,
+  takeReading
+} from './bench-page'
 
 /** A grey patch two steps from its ground: it merges. Values from CIELAB: #777777 is L* 50, #7d7d7d is 52. */
 const merging = (): Promise<Buffer> =>
@@ -27,13 +38,6 @@ async function download(page: Page, name: string): Promise<string> {
     page.getByRole('button', { name, exact: true }).click()
   ])
   return file.path()
-}
-async function drag(page: Page, ...places: (readonly [number, number])[]): Promise<void> {
-  const at = await placed(page)
-  await page.mouse.move(...at(...places[0]!))
-  await page.mouse.down()
-  for (const place of places.slice(1)) await page.mouse.move(...at(...place), { steps: 4 })
-  await page.mouse.up()
 }
 
 test('a fault is read, marked, tried until the target is reached, put in words, released, read by the learner, printed', async ({

@@ -1,0 +1,146 @@
+/** The learner hands in again, and the product says whether what was marked landed. */
+import { expect, test, type Browser, type Page } from '@playwright/test'
+import { renderPiece } from '../../demo/render'
+import { LIGHTSHIP, LIGHTSHIP_AGAIN } from '../../demo/versions'
+import { database, Person } from '../api/client'
+import { enrol, newAccount, newClass } from '../people'
+import { accessible, drag, open, saved, takeReading } from './bench-page'
+
+const stamp = Date.now().toString(36),
+  password = 'grey-heron-lamp',
+  email = (key: string): string => `${key}-${stamp}@school.example`
+let classId: number
+
+test.beforeAll(async () => {
+  const connection = await database(),
+    teacher = await newAccount(connection, { email: email('reed'), name: 'Reed', password, house: 'instructor' })
+  classId = await newClass(connection, `Versions ${stamp}`, teacher)
+  const accountId = await newAccount(connection, { email: email('lena'), name: 'Lena', password })
+  await enrol(connection, { classId, accountId })
+  await connection.end()
+})
+
+async function enter(browser: Browser, key: string): Promise<Page> {
+  const page = await (await browser.newContext()).newPage()
+  await page.request.post('/api/session', { data: { login: email(key), password } })
+  return page
+}
+async function release(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Release to Lena' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Release', exact: true }).click()
+  // A release waits until the piece is measured with what was drawn last.
+  await expect(page.getByText(/Released on/)).toBeVisible({ timeout: 15_000 })
+}
+
+test('marked, released, handed in again, found on the old one, said, overruled, carried over, released; the term tells of it', async ({
+  browser
+}) => {
+  test.setTimeout(240_000)
+  const lenaHerself = await Person.signedIn(email('lena'), { password }),
+    words = { classId: String(classId), title: 'The lightship' },
+    first = await lenaHerself.handIn(await renderPiece(LIGHTSHIP), words),
+    { id } = (await first.json()) as { id: number }
+  await lenaHerself.measured(id)
+
+  // Two faults marked as they are read: the ship merges, and everything lies in the middle tones.
+  const reed = await enter(browser, 'reed')
+  await open(reed, `/bench/${id}/values`)
+  await reed.keyboard.press('b')
+  await drag(reed, [0.36, 0.585], [0.66, 0.68])
+  await reed.getByLabel('What is it?').fill('the ship')
+  await reed.getByLabel('What is it?').press('Enter')
+  for (const reading of ['value.separation', 'value.range']) {
+    const fault = await takeReading(reed, reading)
+    await fault.getByRole('button', { name: 'mark it' }).click()
+    await expect(fault).toContainText(/marked V\d/)
+    await saved(reed)
+  }
+  await reed.goto(`/bench/${id}/verdict`)
+  await release(reed)
+
+  // The learner reads it, paints, photographs anew: it is found on the old one, seen, and handed in.
+  const lena = await enter(browser, 'lena')
+  await lena.goto(`/critique/${id}`)
+  await lena.getByRole('link', { name: 'Hand in a new version' }).click()
+  await expect(lena.getByRole('heading', { name: 'Hand in again: The lightship' })).toBeVisible()
+  await lena
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'again.png',
+      mimeType: 'image/png',
+      buffer: await renderPiece(LIGHTSHIP_AGAIN)
+    })
+  const over = lena.getByRole('region', { name: 'Over the older version' })
+  await expect(over.getByText('It lies on version 1, for sure.')).toBeVisible({ timeout: 20_000 })
+  await over.getByRole('button', { name: 'blink' }).click()
+  await over.getByRole('button', { name: 'blink' }).click()
+  await over.getByRole('button', { name: 'what changed' }).click()
+  await expect(over.getByRole('img', { name: 'what changed' })).toBeVisible()
+  await over.getByRole('button', { name: 'set four points' }).click()
+  const corner = over.getByRole('button', { name: 'The older version’s corner at the top left' })
+  const was = (await corner.boundingBox())!
+  await corner.press('ArrowRight')
+  await expect.poll(async () => (await corner.boundingBox())!.x).toBeGreaterThan(was.x)
+  await over.getByRole('button', { name: 'leave it' }).click()
+  await accessible(lena)
+  await lena.getByLabel('Your question').fill('Is it there now?')
+  await lena.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(lena.getByText('it lies on the old one: sure')).toBeVisible({ timeout: 20_000 })
+  await expect(lena.getByText(/is said here once your instructor has released/)).toBeVisible()
+  const again = Number(/versions\/(\d+)/.exec(lena.url())![1])
+
+  // The instructor finds it on the desk as what it is, and goes from the bench to both on one wall.
+  await reed.goto('/desk')
+  await reed.getByRole('link', { name: 'The lightship by Lena' }).first().click()
+  await reed.getByRole('link', { name: 'version 2: did it land?' }).click()
+  const landed = reed.locator('.landed')
+  await expect(landed).toHaveCount(2, { timeout: 20_000 })
+  await expect(landed.nth(0)).toHaveAttribute('data-landing', 'reached')
+  await expect(landed.nth(1)).toHaveAttribute('data-landing', 'nearer')
+  await expect(reed.getByText('One of two corrections landed, one is nearer.')).toBeVisible()
+  await expect(reed.getByText(/third of a stop lighter; that is taken out below/)).toBeVisible()
+  await expect(reed.getByRole('img', { name: 'version 2' })).toHaveAttribute('data-lens', 'plain')
+  await accessible(reed)
+  const line = reed.getByRole('slider', { name: 'Line between the versions' })
+  await line.press('ArrowLeft')
+  await expect(line).toHaveAttribute('aria-valuenow', '48')
+  await reed.getByText('how value moved').click()
+  await expect(reed.getByRole('img', { name: 'what changed' })).toHaveAttribute('data-lens', 'difference')
+  await reed.getByText('as they are').click()
+  await expect(reed.getByRole('img', { name: 'version 1' })).toHaveAttribute('data-lens', 'plain')
+
+  // What is measured is the instructor's to overrule, and what is open is marked again.
+  await landed.nth(0).getByRole('button', { name: 'overrule' }).click()
+  await landed.nth(0).getByText('nearer', { exact: true }).click()
+  await expect(landed.nth(0)).toHaveAttribute('data-landing', 'nearer')
+  await expect(landed.nth(0)).toContainText('Measured: reached.')
+  await landed.nth(0).getByRole('button', { name: 'nearer', exact: true }).click()
+  await landed.nth(0).getByText('as measured', { exact: true }).click()
+  await expect(landed.nth(0)).toHaveAttribute('data-landing', 'reached')
+  await landed.nth(1).getByRole('button', { name: 'overrule' }).click()
+  await landed.nth(1).getByText('unchanged', { exact: true }).click()
+  await reed.getByRole('button', { name: 'carry over what is still open (1)' }).click()
+  await expect(landed.nth(1)).toContainText('marked twice, in the new critique')
+
+  await reed.getByRole('link', { name: 'To the bench' }).click()
+  await reed.goto(`/bench/${again}/verdict`)
+  await reed.getByRole('button', { name: 'propose words from what is marked and read' }).click()
+  await expect(reed.getByLabel('What works, first')).toHaveValue(/is solved: \d → \d+ steps\./)
+  await release(reed)
+
+  await lena.goto(`/critique/${again}`)
+  await expect(lena.getByText('marked twice')).toBeVisible()
+  await lena.getByRole('link', { name: 'What landed since version 1' }).click()
+  await expect(lena.locator('.landed').nth(1)).toHaveAttribute('data-landing', 'unchanged', { timeout: 20_000 })
+  await expect(lena.getByRole('button', { name: 'overrule' })).toHaveCount(0)
+
+  await lena.getByRole('link', { name: '← My work' }).click()
+  await lena.getByRole('link', { name: 'How the term goes' }).click()
+  await expect(lena.getByText('Two corrections marked: one landed at first and one still open.')).toBeVisible()
+  await expect(lena.getByText(/^Range of values: .* two pieces, too few to say where it goes\.$/)).toBeVisible()
+  await accessible(lena)
+  await reed.goto(`/progress/class/${classId}`)
+  await expect(reed.getByRole('row', { name: /Lena/ })).toContainText('1 of 2 open')
+  await accessible(reed)
+})
