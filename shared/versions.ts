@@ -54,6 +54,7 @@ const outcomeSchema = contractOf<Outcome>()(
 )
 const lightSchema = z.object({
   gains: z.tuple([z.number(), z.number(), z.number()]).readonly(),
+  contrast: z.number(),
   stops: z.number(),
   tint: z.number(),
   sure: z.boolean()

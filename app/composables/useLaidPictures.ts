@@ -1,6 +1,6 @@
 /** Two versions of a picture in their worker, one laid on the other. */
 import type { ShallowRef } from 'vue'
-import type { Rgb } from '~~/core/colour/srgb'
+import type { Camera } from '~~/core/compare/light'
 import type { Point } from '~~/core/numeric/homography'
 import type { Registration } from '~~/core/register/register'
 import { openVersionsWorker } from '~/workers/client'
@@ -19,7 +19,7 @@ export interface LaidPictures {
   readonly load: (file: Blob, side: Side) => Promise<void>
   readonly fetchVersion: (submissionId: number, side: Side) => Promise<void>
   readonly register: () => Promise<Registration | null>
-  readonly lay: (corners: readonly Point[], gains: Rgb | null) => Promise<void>
+  readonly lay: (corners: readonly Point[], light: Camera | null) => Promise<void>
   readonly shown: (side: Side, lens: VersionsLens) => Promise<ImageBitmap | null>
   /** The new one, not laid on anything. */
   readonly unlaid: () => Promise<ImageBitmap | null>
@@ -62,8 +62,8 @@ export function useLaidPictures(): LaidPictures {
       problem.value = 'The picture could not be fetched.'
     },
     register: () => ask(w => w.register()),
-    async lay(corners, gains) {
-      if (!(await ask(w => w.lay(corners, gains)))) return
+    async lay(corners, light) {
+      if (!(await ask(w => w.lay(corners, light)))) return
       const [old, next] = [
         await ask(w => w.shown('old', { name: 'plain' })),
         await ask(w => w.shown('new', { name: 'plain' }))

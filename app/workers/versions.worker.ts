@@ -37,7 +37,7 @@ const worker: VersionsWorker = {
   },
   register: async () => register(valueOf(picture('old')), valueOf(picture('new'))),
 
-  async lay(corners, gains) {
+  async lay(corners, light) {
     const old = picture('old'),
       next = picture('new'),
       { map } = registrationByHand(old, next, corners)
@@ -45,7 +45,7 @@ const worker: VersionsWorker = {
     laid = null
     if (!map) return false
     const aligned = align(old, next, map)
-    laid = { old, next: gains ? withoutLight(aligned.next, gains) : aligned.next }
+    laid = { old, next: light ? withoutLight(aligned.next, light) : aligned.next }
     return true
   },
 

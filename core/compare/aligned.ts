@@ -2,10 +2,11 @@
  * Two versions in one frame, the old one's, each showing only what both show: what was cropped away, and the wall
  * around a photograph, is then no change.
  */
-import { convertLinearToByte, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
+import { convertLinearToByte, LINEAR_OF_BYTE } from '../colour/srgb'
 import type { Homography } from '../numeric/homography'
 import { createRaster, type Raster } from '../picture/raster'
 import { halfOf } from '../register/look'
+import { MIDDLE, type Camera } from './light'
 
 export interface Aligned {
   readonly old: Raster
@@ -56,10 +57,12 @@ export function align(old: Raster, next: Raster, map: Homography): Aligned {
   return { old: before, next: after, shared: shared / (width * height) }
 }
 
-/** @param gains of each channel's linear light, divided out. @returns a copy. */
-export function withoutLight(raster: Raster, gains: Rgb): Raster {
+/** Another camera's light undone, as far as it was not clipped. @returns a copy. */
+export function withoutLight(raster: Raster, { gains, contrast }: Camera): Raster {
   const tables = gains.map(gain =>
-    Uint8Array.from({ length: 256 }, (_, byte) => convertLinearToByte(Math.min(1, LINEAR_OF_BYTE[byte] / gain)))
+    Uint8Array.from({ length: 256 }, (_, byte) =>
+      convertLinearToByte(Math.min(1, MIDDLE * (LINEAR_OF_BYTE[byte] / gain / MIDDLE) ** (1 / contrast)))
+    )
   )
   const data = new Uint8ClampedArray(raster.data)
   for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) data[i + c] = tables[c][data[i + c]]

@@ -64,10 +64,10 @@ it('is said plainly', () => {
   expect(landingsSummary(['worse'])).toBe('The one correction has not landed, it is worse.')
   expect(landingsSummary(['reached', 'reached'])).toBe('Both corrections landed.')
   expect([1, 2, 3].map(markedWords)).toEqual(['', 'marked twice', 'marked three times'])
-  expect(lightWords({ gains: [1.4, 1.26, 1.13], stops: 0.34, tint: 0.3, sure: true })).toBe(
+  expect(lightWords({ gains: [1.4, 1.26, 1.13], contrast: 1.02, stops: 0.34, tint: 0.3, sure: true })).toBe(
     'The new photograph is a third of a stop lighter and warmer'
   )
-  expect(lightWords({ gains: [1.02, 1, 1], stops: 0.01, tint: 0.03, sure: true })).toBeNull()
+  expect(lightWords({ gains: [1.02, 1, 1], contrast: 1, stops: 0.01, tint: 0.03, sure: true })).toBeNull()
   expect(praiseWords('The ship merges with the water.', null, { landing: 'reached', before: null, after: null })).toBe(
     '“The ship merges with the water” is solved.'
   )

@@ -34,7 +34,7 @@ export interface Version {
 
 /** Of a marked area, so much has to be in sight in both versions. */
 const IN_SIGHT = 0.7
-/** Stops of light and of tint that nobody would see. */
+/** Stops of light and of tint, and a contrast, that nobody would see. */
 const SLIGHT = 0.05
 
 interface Measured extends TargetSubject {
@@ -106,8 +106,8 @@ export function compareVersions(old: Version, next: Version, options: Options): 
   }
   const seen = outcome(aligned.next)
   progress(0.85)
-  const another = light.sure && Math.max(Math.abs(light.stops), light.tint) > SLIGHT,
-    evened = another ? outcome(withoutLight(aligned.next, light.gains)) : null
+  const another = light.sure && Math.max(Math.abs(light.stops), light.tint, Math.abs(light.contrast - 1)) > SLIGHT,
+    evened = another ? outcome(withoutLight(aligned.next, light)) : null
   progress(1)
   return { registration, shared: aligned.shared, light, seen, evened }
 }

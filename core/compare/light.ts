@@ -8,11 +8,22 @@ import { MEASURED_ALPHA } from '../picture/raster'
 import type { Aligned } from './aligned'
 
 /**
- * @property gains of each channel's linear light, new over old. @property stops of light. @property tint how far the
- * channels' gains differ, in stops. @property sure whether enough of both agrees to say so.
+ * From the old version's linear light to the new one's: MIDDLE · gain · (light / MIDDLE) ^ contrast, channel by channel.
  */
-export interface LightBetween {
+export interface Camera {
+  /** At middle grey, new over old. */
   readonly gains: Rgb
+  /** Over 1: the new one is harder. */
+  readonly contrast: number
+}
+/** Linear light of middle grey. */
+export const MIDDLE = 0.18
+
+/**
+ * @property stops of light. @property tint how far the channels' gains differ, in stops. @property sure whether enough
+ * of both agrees to say so.
+ */
+export interface LightBetween extends Camera {
   readonly stops: number
   readonly tint: number
   readonly sure: boolean
@@ -95,23 +106,46 @@ function everywhere(cells: readonly Cell[], agrees: readonly boolean[]): boolean
   return thirds.every(s => s >= EACH) && quarters.filter(s => s >= EACH).length >= 3
 }
 
+/** Cells that contrast is read from, pairs of them that lie so many stops apart, and how many pairs it takes. */
+const SAMPLED = 160,
+  SPAN = 1,
+  PAIRS = 60
+/** What cameras and their curves do; more is paint, and less is nothing. */
+const HARDEST = 1.25,
+  NO_CONTRAST = 0.015
+
+/** The median of slopes between cells far enough apart in light (Sen 1968): how much harder the new one is, less 1. */
+function contrastOf(cells: readonly Cell[]): number {
+  const step = Math.max(1, Math.floor(cells.length / SAMPLED)),
+    points = cells
+      .filter((_, i) => i % step === 0)
+      .map(({ was, is }) => [Math.log2(luminance(was)), Math.log2(luminance(is) / luminance(was))] as const)
+  const slopes = points.flatMap(([x, y], i) =>
+    points.slice(i + 1).flatMap(([v, w]) => (Math.abs(v - x) < SPAN ? [] : [(w - y) / (v - x)]))
+  )
+  const slope = slopes.length < PAIRS ? 0 : medianOf(slopes)
+  return Math.abs(slope) < NO_CONTRAST ? 0 : Math.max(1 / HARDEST - 1, Math.min(HARDEST - 1, slope))
+}
+
 export function lightBetween(aligned: Aligned): LightBetween {
   const cells = cellsOf(aligned).filter(({ was, is }) => [was, is].every(rgb => rgb.every(v => v > LOW && v < HIGH)))
-  const none: LightBetween = { gains: [1, 1, 1], stops: 0, tint: 0, sure: false }
+  const none: LightBetween = { gains: [1, 1, 1], contrast: 1, stops: 0, tint: 0, sure: false }
   if (cells.length < 12) return none
   const ratios = cells.map(({ was, is }) => Math.log2(luminance(is) / luminance(was))),
     { at, share } = middleOf(ratios, NEAR),
     agrees = ratios.map(r => Math.abs(r - at) <= NEAR)
-  const kept = cells.filter((_, i) => agrees[i])
+  const kept = cells.filter((_, i) => agrees[i]),
+    harder = contrastOf(kept)
   const each = [0, 1, 2].map(
     c =>
       middleOf(
-        kept.map(({ was, is }) => Math.log2(is[c] / was[c])),
+        kept.map(({ was, is }) => Math.log2(is[c] / was[c]) - harder * Math.log2(was[c] / MIDDLE)),
         NEAR
       ).at
   )
   return {
     gains: each.map(v => 2 ** v) as unknown as Rgb,
+    contrast: 1 + harder,
     stops: at,
     tint: Math.max(...each) - Math.min(...each),
     sure: share >= ENOUGH && everywhere(cells, agrees)

@@ -96,6 +96,8 @@ export const movedWords = ({ unit, before, after, sentence }: Moved): string =>
 
 /** Under this of a stop nobody would see it. */
 const SLIGHT = 0.1
+/** Contrast from which it is seen. */
+const HARD = 0.05
 const AMOUNTS = [
   [0.2, 'a little'],
   [0.29, 'a quarter of a stop'],
@@ -109,7 +111,7 @@ const AMOUNTS = [
 /** "The new photograph is a third of a stop lighter and warmer"; null where it is neither. */
 export function lightWords(light: LightBetween | null): string | null {
   if (!light?.sure) return null
-  const { stops, gains } = light,
+  const { stops, gains, contrast } = light,
     [red, green, blue] = gains.map(Math.log2) as [number, number, number],
     warm = red - blue,
     magenta = (red + blue) / 2 - green
@@ -118,7 +120,8 @@ export function lightWords(light: LightBetween | null): string | null {
       ? [`${AMOUNTS.find(([most]) => Math.abs(stops) < most)![1]} ${stops > 0 ? 'lighter' : 'darker'}`]
       : []),
     ...(Math.abs(warm) >= WHITE_STOPS ? [warm > 0 ? 'warmer' : 'cooler'] : []),
-    ...(Math.abs(magenta) >= WHITE_STOPS ? [magenta > 0 ? 'pinker' : 'greener'] : [])
+    ...(Math.abs(magenta) >= WHITE_STOPS ? [magenta > 0 ? 'pinker' : 'greener'] : []),
+    ...(Math.abs(contrast - 1) >= HARD ? [contrast > 1 ? 'harder in contrast' : 'flatter'] : [])
   ]
   return said.length ? `The new photograph is ${list(said)}` : null
 }

@@ -33,8 +33,8 @@ watch(
   { immediate: true }
 )
 const found = computed(() => compared.value?.comparison.registration.corners ?? null)
-const gains = computed(() => (evened.value && compared.value?.comparison.light?.gains) || null)
-watch([fetched, found, gains], ([there, corners, light]) => there && corners && void laid.lay(corners, light), {
+const light = computed(() => (evened.value && compared.value?.comparison.light) || null)
+watch([fetched, found, light], ([there, corners, taken]) => there && corners && void laid.lay(corners, taken), {
   immediate: true
 })
 
