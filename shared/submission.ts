@@ -38,7 +38,13 @@ export const handInSchema = z.object({
   focusX: z.coerce.number().min(0).max(1).optional(),
   focusY: z.coerce.number().min(0).max(1).optional(),
   /** The version before, when the piece is handed in again. */
-  earlierId: z.coerce.number().int().positive().optional()
+  earlierId: z.coerce.number().int().positive().optional(),
+  /** Studies that led to it: their numbers, "3,5". */
+  studies: z
+    .string()
+    .regex(/^[\d,]*$/)
+    .transform(text => text.split(',').filter(Boolean).map(Number))
+    .optional()
 })
 export type HandIn = z.infer<typeof handInSchema>
 

@@ -31,7 +31,10 @@ const stateOf = (p: ListedSubmission): string =>
         <p class="state" :class="{ ready: piece.state === 'released' }">{{ stateOf(piece) }}</p>
       </div>
     </PieceWall>
-    <p v-if="released" class="term"><NuxtLink :to="`/progress/${session.person.id}`">How the term goes</NuxtLink></p>
+    <p class="term word-row">
+      <NuxtLink to="/studies">Studies</NuxtLink>
+      <NuxtLink v-if="released" :to="`/progress/${session.person.id}`">How the term goes</NuxtLink>
+    </p>
     <v-btn class="hand-in" to="/hand-in" color="primary" variant="flat">Hand in a picture</v-btn>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import type { EraseWish } from '../../shared/person'
 import { deleteAnswers, deletePictures } from './answers'
 import type { Changed, Db, Row } from './pool'
+import { deleteKeptStudies } from './studies'
 
 const list = (ids: readonly unknown[]): string => ids.map(() => '?').join(', ')
 
@@ -24,6 +25,7 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
     [...ids]
   )
   await deleteAnswers(db, `x.submission_id IN (${list(ids)})`, ids)
+  await deleteKeptStudies(db, `t.submission_id IN (${list(ids)})`, ids)
   // A hand-in points at the exercise that it answers, which hangs on another piece.
   await db.execute(
     `UPDATE submissions SET assignment_id = NULL WHERE id IN (${list(ids)})
@@ -55,6 +57,7 @@ export async function deleteAccount(
   { id, name, tries }: { readonly id: number; readonly name: string; readonly tries: readonly string[] }
 ): Promise<void> {
   await deleteAnswers(db, 'x.learner_id = ?', [id])
+  await deleteKeptStudies(db, 't.learner_id = ?', [id])
   await db.execute('DELETE FROM outbox WHERE about_id = ?', [id])
   await db.execute('DELETE FROM phrases WHERE LOCATE(?, words) > 0', [name])
   if (tries.length) await db.execute(`DELETE FROM sign_in_tries WHERE \`key\` IN (${list(tries)})`, [...tries])

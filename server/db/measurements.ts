@@ -106,7 +106,8 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
   const [jobs] = await db.execute<Row[]>(
     `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph,
        x.exercise, x.own, x.settings, x.plan,
-       (SELECT COUNT(*) FROM studies t WHERE t.assignment_id = x.id AND t.checked_at < s.handed_in_at) AS studies
+       (SELECT COUNT(*) FROM studies t WHERE (t.assignment_id = x.id OR t.submission_id = s.id)
+         AND t.checked_at < s.handed_in_at) AS studies
      FROM measurements m JOIN submissions s ON s.id = m.submission_id
      JOIN pictures p ON p.id = s.picture_id LEFT JOIN assignments x ON x.id = s.assignment_id
      WHERE m.submission_id = ?`,

@@ -64,6 +64,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
           >What landed since version {{ submission.version - 1 }}</NuxtLink
         >
       </p>
+      <PieceStudies :submission-id="id" />
       <TakeAway :submission-id="id" />
       <section v-if="critique.assignment" aria-label="Exercise">
         <h2>Exercise: {{ exerciseSet(critique.assignment).title }}</h2>

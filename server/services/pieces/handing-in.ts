@@ -12,6 +12,7 @@ import { insertMeasurement } from '../../db/measurements'
 import { insertBlob, insertPicture, type Blob } from '../../db/pictures'
 import { transaction, type Db } from '../../db/pool'
 import { insertSubmission } from '../../db/submissions'
+import { attachStudies } from '../../db/studies'
 import { findFirst } from '../../db/versions'
 import { TaskTooLong } from '../../work/lane'
 import type { Ingested } from '../../work/picture.worker'
@@ -96,6 +97,7 @@ export async function handIn(
       referenceId,
       firstId: words.earlierId ? await findFirst(connection, words.earlierId) : null
     })
+    await attachStudies(connection, { learnerId: learner.id, submissionId }, words.studies ?? [])
     await insertCritique(connection, submissionId)
     if (words.focusX !== undefined && words.focusY !== undefined) {
       await insertArea(connection, submissionId, { name: FOCUS_NAME, area: focusAbout(words.focusX, words.focusY) })

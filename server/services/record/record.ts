@@ -11,6 +11,7 @@ import { listMailTo } from '../../db/outbox'
 import { findBlob, findPictureHash, type PictureSize } from '../../db/pictures'
 import { listOwn } from '../../db/lists'
 import { db } from '../../db/pool'
+import { listEveryStudy } from '../../db/studies'
 import { dropScratch, scratchFile } from '../../scratch'
 import { packRecord } from '../../work/workers'
 import type { RecordPart } from '../../work/record/zip'
@@ -134,11 +135,17 @@ export async function takeRecord(account: Account, personId: number): Promise<{ 
     }
     const exercises = (await listAssignments(who)).filter(a => a.learner.id === personId)
     for (const exercise of exercises) parts.push(...(await exerciseParts(exercise, scratch)))
+    const studies = await listEveryStudy(db(), personId)
+    for (const { id, original } of studies) {
+      const part = await blobPart(original, { name: `studies/study-${id}`, scratch })
+      if (part) parts.push(part)
+    }
     const classes = await listClassesOf(db(), personId)
     const record = {
       account: who,
       classes: classes.map(({ name, role }) => ({ name, role })),
       exercises,
+      studies: studies.map(({ original: _, ...study }) => study),
       mail: await listMailTo(db(), personId),
       trail: await listAuditOf(db(), personId)
     }

@@ -100,6 +100,7 @@ onBeforeUnmount(noteAbout)
         @blur="write"
       />
       <button class="word-link" @click="look">look once more</button>
+      <PieceStudies v-if="!bench.unseen" :submission-id="bench.piece.id" />
     </template>
   </section>
 </template>
