@@ -23,11 +23,15 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['tamsin', '/classes', 'li'],
   ['tamsin', '/classes/1', '.open-table tr'],
   ['tamsin', '/critique/1', '.preview'],
+  ['tamsin', '/versions/18', '.landed'],
+  ['tamsin', '/progress/7', '.over-time'],
+  ['tamsin', '/progress/class/1', 'tbody tr'],
   ['tamsin', '/nowhere', 'h1'],
   ['ada', '/work', '.piece'],
   ['ada', '/critique/11', '.tag'],
   ['ada', '/exercises/1', '[data-check]'],
   ['ada', '/hand-in', 'form'],
+  ['ada', '/studies', 'form'],
   ['ada', '/account', 'form']
 ]
 

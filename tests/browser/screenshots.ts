@@ -21,7 +21,8 @@ const photographOfSheet = async (): Promise<Buffer> =>
   (await filledSheet({ exercise: 'opposites', settings: { hue: 300 }, number: 4, name: 'Joss Pender' })).jpeg
 
 const SHOTS: readonly Shot[] = [
-  { file: 'sign-in', who: null, path: '/sign-in', ready: '.beside' },
+  { file: 'versions', who: 'tamsin', path: '/versions/18', ready: 'canvas[data-lens="plain"]' },
+  { file: 'progress', who: 'tamsin', path: '/progress/7', ready: '.over-time canvas' },
   { file: 'desk', who: 'tamsin', path: '/desk', ready: '.fingerprint' },
   {
     file: 'bench-first-look',
@@ -71,16 +72,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'try other framings' }).click()
       await page.locator('.framing canvas').first().waitFor()
       await page.locator('.framing').scrollIntoViewIfNeeded()
-    }
-  },
-  {
-    file: 'bench-reference',
-    who: 'tamsin',
-    path: '/bench/5/values',
-    ready: '[data-reading="value.reference"]',
-    then: async page => {
-      await page.keyboard.press('v')
-      await page.keyboard.press('2')
     }
   },
   { file: 'bench-verdict', who: 'tamsin', path: '/bench/1/verdict', ready: '.corrections' },
