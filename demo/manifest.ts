@@ -1,6 +1,6 @@
 /** The demo's pictures: whose they are, what was asked, and the fault planted in each. */
 import type { Area } from '../core/picture/area'
-import type { HandIn } from '../shared/submission'
+import type { HandIn } from '../shared/pieces/submission'
 import { buoysOpposites, ferryAtDusk, fogOuterMole, harbourSteps, regatta, slipwayStudy } from './scenes/harbour'
 import { fivePots, gullCutOut, lemonsAndJug, marketBoards, netLoft, selfEvening } from './scenes/studio'
 import type { Scene } from './scenes/svg'

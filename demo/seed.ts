@@ -5,7 +5,7 @@
  */
 import { writeFile } from 'node:fs/promises'
 import type { Account } from '../shared/account'
-import type { HandIn } from '../shared/submission'
+import type { HandIn } from '../shared/pieces/submission'
 import { correctionInputSchema, FOCUS_NAME, type CorrectionWritten } from '../shared/critique'
 import { findAccount, insertAccount } from '../server/db/accounts'
 import { insertClass } from '../server/db/classes'

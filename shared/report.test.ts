@@ -10,7 +10,7 @@ import { isMeasured, type Report, type ValueSection } from '../core/measure/repo
 import { fill } from '../core/testing/paint'
 import { fingerprintOf } from '../core/measure/fingerprint'
 import { reportSchema } from './report'
-import { fingerprintSchema } from './submission'
+import { fingerprintSchema } from './pieces/submission'
 
 /** Soft and hard patches, clear holes, tiny and thin sizes: whatever comes. */
 function anyPicture(random: Random): Raster {

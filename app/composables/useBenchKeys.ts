@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { rowOf, STATIONS } from '~~/core/critique/stations/table'
 import type { Station } from '~~/core/critique/stations/station'
-import { piecePageSchema, type PiecePage } from '~~/shared/submission'
+import { piecePageSchema, type PiecePage } from '~~/shared/pieces/submission'
 
 /**
  * A key, or a pair that belongs together, as the list shows it; what it does; what each runs; whether a released

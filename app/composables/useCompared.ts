@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { believed, hiddenByLight } from '~~/core/compare/outcome'
 import type { Landing } from '~~/core/compare/verdict'
 import type { Point } from '~~/core/numeric/homography'
-import { comparedSchema, versionListSchema, type Compared, type LandedCorrection } from '~~/shared/versions'
+import { comparedSchema, versionListSchema, type Compared, type LandedCorrection } from '~~/shared/pieces/versions'
 
 export function useCompared(id: number, overId: number | null) {
   const { data: versions, problem: noVersions } = useApiData(versionListSchema, `/submissions/${id}/versions`)

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, type EffectScope } from 'vue'
 import { refusal, servePage, type Answer, type PageServer } from '../testing/pageServer'
 import { useExportJob } from './useExportJob'
-import type { ExportState } from '~~/shared/export'
+import type { ExportState } from '~~/shared/pieces/export'
 
 let server: PageServer, scope: EffectScope, saved: string[], looks: Answer[]
 const state = (now: ExportState['state'], share: number): ExportState => ({

@@ -1,7 +1,7 @@
 /** An export being made on the server: begun, watched, called off, fetched when it is there. */
 import { useIntervalFn } from '@vueuse/core'
 import { z } from 'zod'
-import { exportStateSchema, type ExportState, type MadeExport } from '~~/shared/export'
+import { exportStateSchema, type ExportState, type MadeExport } from '~~/shared/pieces/export'
 
 const LOOK_MS = 250
 

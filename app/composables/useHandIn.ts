@@ -3,10 +3,10 @@ import { z } from 'zod'
 import { keptWords } from '~/utils/kept'
 import { exerciseSet } from '~~/core/exercise'
 import type { Point } from '~~/core/numeric/homography'
-import { assignmentSchema } from '~~/shared/assignment'
+import { assignmentSchema } from '~~/shared/exercises/assignment'
 import { classListSchema } from '~~/shared/class'
-import { keptStudyListSchema } from '~~/shared/study'
-import { createdSchema, handInSchema, stageSchema, submissionSchema, type Stage } from '~~/shared/submission'
+import { keptStudyListSchema } from '~~/shared/pieces/study'
+import { createdSchema, handInSchema, stageSchema, submissionSchema, type Stage } from '~~/shared/pieces/submission'
 
 const wordsSchema = z.object({
   title: z.string(),

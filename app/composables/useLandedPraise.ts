@@ -1,7 +1,7 @@
 /** What was marked on the version before the piece on the bench, and landed: a sentence each, to praise first. */
 import { believed } from '~~/core/compare/outcome'
 import { praiseWords } from '~~/core/compare/words'
-import { comparedSchema } from '~~/shared/versions'
+import { comparedSchema } from '~~/shared/pieces/versions'
 
 export function useLandedPraise() {
   const bench = useBenchStore(),

@@ -6,7 +6,7 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, ref, type EffectScope } from 'vue'
 import { servePage, type PageServer } from '../testing/pageServer'
 import { usePieceList } from './usePieceList'
-import type { ListedSubmission, Shelf } from '~~/shared/submission'
+import type { ListedSubmission, Shelf } from '~~/shared/pieces/submission'
 
 let server: PageServer,
   scope: EffectScope,

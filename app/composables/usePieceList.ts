@@ -10,7 +10,7 @@ import {
   type ListedSubmission,
   type PiecePage,
   type Shelf
-} from '~~/shared/submission'
+} from '~~/shared/pieces/submission'
 
 const FIRST_LOOK_MS = 1500,
   SLOWER = 1.6,

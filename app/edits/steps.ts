@@ -1,7 +1,7 @@
 /** Changes that can be taken back: something new, something removed, one version put over another. */
 import { z } from 'zod'
 import { AppError } from '~~/shared/errors'
-import { createdSchema } from '~~/shared/submission'
+import { createdSchema } from '~~/shared/pieces/submission'
 import type { Sending, Told } from './sending'
 
 /** One version put over another. @property seen the version that was being changed, where it lay open for a while. */

@@ -2,7 +2,7 @@
 import { whenever } from '@vueuse/core'
 import { bringAhead, bringBench } from '~/start/bench'
 import { classListSchema } from '~~/shared/class'
-import { shelfTotalsSchema, type ListedSubmission, type Shelf } from '~~/shared/submission'
+import { shelfTotalsSchema, type ListedSubmission, type Shelf } from '~~/shared/pieces/submission'
 
 definePageMeta({ whose: ['instructor', 'assistant'] })
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
 import { SCHEME_WORDS, SCHEMES } from '~~/core/wheel/schemes'
-import { stageSchema, STAGE_WORDS } from '~~/shared/submission'
+import { stageSchema, STAGE_WORDS } from '~~/shared/pieces/submission'
 
 definePageMeta({ whose: ['learner'], key: route => route.fullPath })
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { keptStudyListSchema, keptStudySchema } from '~~/shared/study'
+import { keptStudyListSchema, keptStudySchema } from '~~/shared/pieces/study'
 
 /** A learner's studies that led to nothing yet: kept with the time they took, and read for their maker alone. */
 definePageMeta({ whose: ['learner'] })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ListedSubmission } from '~~/shared/submission'
+import type { ListedSubmission } from '~~/shared/pieces/submission'
 
 definePageMeta({ whose: ['learner'] })
 

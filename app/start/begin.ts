@@ -10,7 +10,7 @@ await oneByOne([
   () => import('./contracts'),
   () => import('./vuetify'),
   () => import('~~/shared/report'),
-  () => import('~~/shared/submission'),
+  () => import('~~/shared/pieces/submission'),
   () => import('~~/shared/standards'),
   () => import('~~/shared/critique')
 ])

@@ -11,7 +11,7 @@ import type { Report } from '~~/core/measure/report'
 import type { WheelName } from '~~/core/wheel/steps'
 import { critiqueSchema, FOCUS_NAME, type Critique } from '~~/shared/critique'
 import type { Judged } from '~~/shared/notes'
-import { submissionSchema, type Submission } from '~~/shared/submission'
+import { submissionSchema, type Submission } from '~~/shared/pieces/submission'
 
 interface Opened {
   readonly piece: Submission

@@ -1,5 +1,5 @@
 /** How an exercise stands, in a few words. */
-import type { Assignment } from '~~/shared/assignment'
+import type { Assignment } from '~~/shared/exercises/assignment'
 
 /** "none of three". */
 export const ofAll = (some: number, all: number): string => `${some ? countWord(some) : 'none'} of ${countWord(all)}`

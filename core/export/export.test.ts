@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import jsonld from 'jsonld'
 import { describe, expect, it } from 'vitest'
-import { annotationFileSchema, correctionFrom } from '../../shared/annotation'
+import { annotationFileSchema, correctionFrom } from '../../shared/pieces/annotation'
 import { areaOfMark } from '../critique/mark'
 import { cornersOf } from '../picture/area'
 import { annotationPage, type AnnotatedCorrection } from './annotations'

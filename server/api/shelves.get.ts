@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { totalsQuerySchema } from '../../shared/submission'
+import { totalsQuerySchema } from '../../shared/pieces/submission'
 import { check } from '../http/check'
 import { route } from '../http/route'
 import { shelfTotals } from '../services/pieces/listing'

@@ -3,8 +3,14 @@
  */
 import { z } from 'zod'
 import type { CheckResult } from '../../core/exercise'
-import { checkResultSchema, type Study } from '../../shared/assignment'
-import { disputeSchema, sheetReadSchema, type Dispute, type KeptSheet, type ReadSheet } from '../../shared/worksheet'
+import { checkResultSchema, type Study } from '../../shared/exercises/assignment'
+import {
+  disputeSchema,
+  sheetReadSchema,
+  type Dispute,
+  type KeptSheet,
+  type ReadSheet
+} from '../../shared/exercises/worksheet'
 import { deleteUnusedBlob } from './pictures'
 import type { Changed, Db, Row } from './pool'
 

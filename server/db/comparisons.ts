@@ -2,7 +2,7 @@
 import type { Comparison } from '../../core/compare/outcome'
 import type { Landing } from '../../core/compare/verdict'
 import type { Point } from '../../core/numeric/homography'
-import { comparisonSchema, landingSchema, versionCornersSchema } from '../../shared/versions'
+import { comparisonSchema, landingSchema, versionCornersSchema } from '../../shared/pieces/versions'
 import type { Db, Row } from './pool'
 
 export interface Pair {

@@ -1,7 +1,7 @@
 /** What was set at once, to several of a class. */
 import type { ExerciseKey } from '../../core/exercise'
 import type { ClassRole } from '../../shared/account'
-import type { ExerciseSet } from '../../shared/assignment'
+import type { ExerciseSet } from '../../shared/exercises/assignment'
 import type { Changed, Db, Row } from './pool'
 
 export async function insertSet(

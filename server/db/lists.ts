@@ -2,7 +2,7 @@
  * Pieces among many: a window at a time, and of each report only its fingerprint. A window begins behind a piece that
  * was seen last, so that it holds whatever comes or goes meanwhile.
  */
-import { fingerprintSchema, type ListedSubmission, type Shelf, type ShelfTotals } from '../../shared/submission'
+import { fingerprintSchema, type ListedSubmission, type Shelf, type ShelfTotals } from '../../shared/pieces/submission'
 import type { Db, Row } from './pool'
 import { COLUMNS, FROM, mapPiece } from './submissions'
 

@@ -1,5 +1,5 @@
 import type { OwnExercise } from '../../core/exercise/own/own'
-import { ownExerciseSchema, type OwnListed } from '../../shared/own-exercise'
+import { ownExerciseSchema, type OwnListed } from '../../shared/exercises/own-exercise'
 import type { Changed, Db, Row } from './pool'
 
 export async function insertOwn(db: Db, accountId: number, exercise: OwnExercise): Promise<number> {

@@ -1,7 +1,7 @@
 /** Printers that are known by their greys, one for whoever prints. */
 import { z } from 'zod'
 import type { PrinterGreys } from '../../core/exercise/worksheet/printer-sheet'
-import type { KnownPrinter } from '../../shared/worksheet'
+import type { KnownPrinter } from '../../shared/exercises/worksheet'
 import type { Db, Row } from './pool'
 
 const greysSchema = z.array(z.tuple([z.number(), z.number(), z.number()]))

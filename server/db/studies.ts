@@ -1,5 +1,5 @@
 /** Studies that a learner keeps for pieces of their own; those made for an exercise are with its answers. */
-import { studyFactsSchema, type KeptStudy, type StudyFacts } from '../../shared/study'
+import { studyFactsSchema, type KeptStudy, type StudyFacts } from '../../shared/pieces/study'
 import { deletePictures } from './answers'
 import type { Changed, Db, Row } from './pool'
 

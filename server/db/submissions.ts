@@ -1,6 +1,6 @@
 import { reportSchema } from '../../shared/report'
 import type { ClassRole } from '../../shared/account'
-import type { HandIn, Measurement, PieceFacts, Stage } from '../../shared/submission'
+import type { HandIn, Measurement, PieceFacts, Stage } from '../../shared/pieces/submission'
 import type { SectorScheme } from '../../core/wheel/schemes'
 import type { Changed, Db, Row } from './pool'
 

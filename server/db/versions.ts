@@ -1,7 +1,7 @@
 /** Versions of a piece: what was handed in again points at what was handed in first. */
 import type { Source } from '../../core/measure/source'
-import type { Stage } from '../../shared/submission'
-import type { Version } from '../../shared/versions'
+import type { Stage } from '../../shared/pieces/submission'
+import type { Version } from '../../shared/pieces/versions'
 import { sourceOf } from './pictures'
 import type { Db, Row } from './pool'
 

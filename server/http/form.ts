@@ -7,7 +7,7 @@ import { pipeline } from 'node:stream/promises'
 import { Busboy, type BusboyHeaders } from '@fastify/busboy'
 import type { H3Event } from 'h3'
 import { AppError } from '../../shared/errors'
-import { PICTURE_LIMITS } from '../../shared/submission'
+import { PICTURE_LIMITS } from '../../shared/pieces/submission'
 import { dropScratch, scratchFile } from '../scratch'
 
 export interface FormLimits {

@@ -1,7 +1,7 @@
 /** Worksheets as they are asked for and sent. */
 import { getQuery, setResponseHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
-import { worksheetQuerySchema } from '../../shared/worksheet'
+import { worksheetQuerySchema } from '../../shared/exercises/worksheet'
 import type { File } from '../services/exercises/worksheets'
 import { check } from './check'
 

@@ -4,8 +4,8 @@
  */
 import { AppError } from '../../shared/errors'
 import type { Account, ClassRole } from '../../shared/account'
-import type { Assignment } from '../../shared/assignment'
-import type { PieceFacts, Submission } from '../../shared/submission'
+import type { Assignment } from '../../shared/exercises/assignment'
+import type { PieceFacts, Submission } from '../../shared/pieces/submission'
 import { findAssignment } from '../db/assignments'
 import { findSet, type OwnedSet } from '../db/exercise-sets'
 import { findRole } from '../db/memberships'

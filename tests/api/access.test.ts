@@ -3,7 +3,7 @@
  */
 import { readdirSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { piecePageSchema } from '../../shared/submission'
+import { piecePageSchema } from '../../shared/pieces/submission'
 import { enrol, newAccount, newClass } from '../people'
 import { database, Person, picture } from './client'
 import { correction, ROUTES, type Route } from './routes'

@@ -7,7 +7,7 @@ import { DEFAULT_RUBRIC } from '../../core/critique/rubric'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { critiqueSchema, type Critique } from '../../shared/critique'
 import { statementsOf } from '../../server/db/migrate'
-import { fingerprintSchema, piecePageSchema, shelfTotalsSchema, submissionSchema } from '../../shared/submission'
+import { fingerprintSchema, piecePageSchema, shelfTotalsSchema, submissionSchema } from '../../shared/pieces/submission'
 import { keeper, Person, picture } from './client'
 
 let tamsin: Person, rosa: Person

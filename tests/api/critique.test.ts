@@ -1,5 +1,5 @@
 /** The critique's own rules: stale words, release, and what a release closes. */
-import { assignmentListSchema } from '../../shared/assignment'
+import { assignmentListSchema } from '../../shared/exercises/assignment'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { Person, picture } from './client'
 

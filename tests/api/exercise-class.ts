@@ -1,6 +1,6 @@
 /** A teacher and a class of three, for tests of exercises that are set to it. */
 import type mysql from 'mysql2/promise'
-import { exerciseSetSchema, type Assignment } from '../../shared/assignment'
+import { exerciseSetSchema, type Assignment } from '../../shared/exercises/assignment'
 import { enrol, newAccount, newClass } from '../people'
 import { database, Person } from './client'
 

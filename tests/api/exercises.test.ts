@@ -12,7 +12,7 @@ import {
   exerciseRecordSchema,
   studySchema,
   type Assignment
-} from '../../shared/assignment'
+} from '../../shared/exercises/assignment'
 import { closePool, openPool } from '../../server/db/pool'
 import { remindDue } from '../../server/services/exercises/reminding'
 import { pdfText } from '../pdf-text'

@@ -10,7 +10,7 @@ import { afterEach, beforeAll, expect, it } from 'vitest'
 import { freePort } from '../../bin/lib/database'
 import { endChild } from '../../bin/lib/processes'
 import { enrol, newAccount } from '../people'
-import { exportStateSchema, type ExportState, type MadeExport } from '../../shared/export'
+import { exportStateSchema, type ExportState, type MadeExport } from '../../shared/pieces/export'
 import { anotherServer, database, Person, picture } from './client'
 
 let tamsin: Person,

@@ -2,7 +2,7 @@
 import { beforeAll, expect, it } from 'vitest'
 import { PRINTER_DOUBT } from '../../core/exercise/reader/doubts'
 import { seededRandom } from '../../core/numeric/random'
-import { keptSheetListSchema, sheetsTakenSchema, sheetsToldSchema } from '../../shared/worksheet'
+import { keptSheetListSchema, sheetsTakenSchema, sheetsToldSchema } from '../../shared/exercises/worksheet'
 import { pdfText } from '../pdf-text'
 import { filledSheet } from '../sheets/filled'
 import { photograph } from '../sheets/photographer'

@@ -1,8 +1,9 @@
 /** Small versions before a piece: read for their maker alone, handed in with what they led to, counted. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { assignmentListSchema } from '../../shared/assignment'
-import { keptStudyListSchema, keptStudySchema, type KeptStudy } from '../../shared/study'
-import { Person, picture } from './client'
+import { assignmentListSchema } from '../../shared/exercises/assignment'
+import { keptStudyListSchema, keptStudySchema, type KeptStudy } from '../../shared/pieces/study'
+import type { Person} from './client';
+import { picture } from './client'
 import { exerciseClass, type ExerciseClass } from './exercise-class'
 
 let class_: ExerciseClass, alma: Person, bo: Person

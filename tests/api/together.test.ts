@@ -4,7 +4,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { enrol, newAccount, newClass } from '../people'
 import { critiqueSchema } from '../../shared/critique'
-import { exportStateSchema } from '../../shared/export'
+import { exportStateSchema } from '../../shared/pieces/export'
 import { mailListSchema } from '../../shared/mail'
 import { database, Person, picture } from './client'
 

@@ -11,7 +11,9 @@ import { landingOf } from '../../core/compare/verdict'
 import { nothingKnown } from '../../core/critique/piece/known'
 import { DEFAULT_STANDARDS } from '../../core/critique/standards'
 import { hueHistogram } from '../../core/measure/harmony/hues'
-import type { Moved } from '../../core/compare/moved'
+import { align, withoutLight } from '../../core/compare/aligned'
+import { measurePiece } from '../../core/critique/piece/measure'
+import { readingsOfPiece } from '../../core/critique/stations/readings'
 import { measurePicture } from '../../core/measure/picture'
 import { seededRandom, type Random } from '../../core/numeric/random'
 import { eachPixel, spansOf, type Area } from '../../core/picture/area'
@@ -59,7 +61,17 @@ const KINDS = ['separation', 'temperature', 'range'] as const
 
 const bases = [...(await demoPictures()), ...(await openBases(24))],
   still = new Map<string, number[]>(),
-  readings: Moved[] = []
+  /** Of each reading, what its figure moved by while nothing was done. */
+  spread = new Map<string, number[]>(),
+  /** Readings said to have moved, where nothing was done. */
+  said: string[] = [],
+  times: number[] = []
+let compares = 0
+const readingsIn = (raster: Raster) => {
+  const known = nothingKnown('painter'),
+    measures = measurePiece({ pixels: { raster, planes: planesOf(raster) }, source: SOURCE, known })
+  return readingsOfPiece(measures, known, DEFAULT_STANDARDS)
+}
 let right = 0,
   all = 0,
   unchanged = 0,
@@ -91,15 +103,32 @@ for (let n = 0; n < COUNT; n++) {
   })
   if (asked.length === 0) continue
   const { next } = await pairOf(repaired, old, { random, change: { geometry: 1, light: 1, repaint: 0 } })
+  const start = performance.now()
   const compared = compareVersions(
       { raster: old, source: SOURCE },
       { raster: next, source: SOURCE },
       { known: nothingKnown('painter'), standards: DEFAULT_STANDARDS, asked }
     ),
     { landed, moved } = believed(compared)
+  times.push(performance.now() - start)
   // What is not sure says so on the screen, and is not what is asked here.
   if (compared.registration.match !== 'sure') continue
-  if (!done) readings.push(...moved)
+  if (!done) {
+    const map = compared.registration.map!,
+      aligned = align(old, next, map),
+      light = compared.evened ? withoutLight(aligned.next, compared.light!) : aligned.next,
+      now = new Map(readingsIn(light).map(r => [r.key, r.figure]))
+    for (const { id, key, figure } of readingsIn(aligned.old)) {
+      const after = now.get(key)
+      if (figure && after)
+        spread.set(id, [
+          ...(spread.get(id) ?? []),
+          Math.abs(after.value - figure.value) / (figure.unit === 'times' ? Math.max(1, figure.value) : 1)
+        ])
+    }
+    said.push(...moved.map(m => m.id))
+    compares++
+  }
   for (const [i, { target }] of asked.entries()) {
     const { landing, before, after } = landed[i]!
     if (landing === 'cannot-tell' || !before || !after) continue
@@ -118,10 +147,18 @@ for (let n = 0; n < COUNT; n++) {
       console.log(`${n} ${name} ${JSON.stringify(target)} ${landing}, is ${truth}: ${before.value} → ${after.value}`)
   }
 }
-for (const [measure, moves] of still) {
+for (const [measure, moves] of [...still, ...spread]) {
   const sorted = moves.sort((p, q) => p - q),
-    at = (share: number): string => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!.toFixed(2)
-  console.log(`${measure.padEnd(12)} moves by itself: middle ${at(0.5)}, 90 of 100 ${at(0.9)}, 97 of 100 ${at(0.97)}`)
+    at = (share: number): string => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!.toFixed(3)
+  console.log(
+    `${measure.padEnd(22)} moves by itself: middle ${at(0.5)}, 90 of 100 ${at(0.9)}, 97 of 100 ${at(0.97)} (${moves.length})`
+  )
 }
+console.log(
+  `said to have moved        ${said.length} readings of ${compares} pictures: ${[...new Set(said)].join(', ')}`
+)
+console.log(
+  `two versions compared     ${Math.round([...times].sort((p, q) => p - q)[times.length >> 1]!)} ms in the middle`
+)
 console.log(`nothing done, unchanged   ${unchanged} of ${untouched}`)
 console.log(`right verdict             ${right} of ${all}`)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { readInSchema } from '~~/shared/annotation'
-import { EXPORTS, MADE_EXPORTS } from '~~/shared/export'
+import { readInSchema } from '~~/shared/pieces/annotation'
+import { EXPORTS, MADE_EXPORTS } from '~~/shared/pieces/export'
 
 /** A piece in open formats: some at once, some made first, with how far it is and a way to call it off. */
 const props = defineProps<{ submissionId: number; /** Annotations may be read in here. */ editable?: boolean }>()

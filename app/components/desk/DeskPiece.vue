@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ListedSubmission } from '~~/shared/submission'
+import type { ListedSubmission } from '~~/shared/pieces/submission'
 
 /**
  * One piece on the wall of the desk: the picture, its question, and its fingerprint; on its maker's wall without their

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Shelf } from '~~/shared/submission'
+import type { Shelf } from '~~/shared/pieces/submission'
 
 /** The desk's shelves as tabs, each with how many pieces it holds once that is known. */
 defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useIntersectionObserver } from '@vueuse/core'
-import type { ListedSubmission } from '~~/shared/submission'
+import type { ListedSubmission } from '~~/shared/pieces/submission'
 
 /** Pieces hung a few a task; as the end comes into sight, more are asked for. */
 const props = defineProps<{ pieces: readonly ListedSubmission[]; of: string | null; more: boolean }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { createdSchema } from '~~/shared/submission'
+import { createdSchema } from '~~/shared/pieces/submission'
 import { housePersonWrittenSchema } from '~~/shared/person'
 
 /** Somebody who will teach here, or run the house too. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDropZone, useMediaQuery, useObjectUrl } from '@vueuse/core'
-import { PICTURE_LIMITS } from '~~/shared/submission'
+import { PICTURE_LIMITS } from '~~/shared/pieces/submission'
 
 /** Choosing a picture, or dropping one. What is plainly too large is said before it is sent. */
 const props = withDefaults(

@@ -7,7 +7,7 @@ import { figureWords } from '~~/core/compare/words'
 import { TREND_FROM } from '~~/core/progress/trend'
 import type { ReadingLine } from '~~/core/progress/lines'
 import { lineWords } from '~~/core/progress/words'
-import type { TermPiece } from '~~/shared/progress'
+import type { TermPiece } from '~~/shared/pieces/progress'
 
 /** One reading over the term: a dot a piece, its standard as a band; joined from three pieces on. */
 const props = defineProps<{ line: ReadingLine; pieces: readonly TermPiece[] }>()

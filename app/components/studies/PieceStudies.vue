@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { keptStudyListSchema } from '~~/shared/study'
+import { keptStudyListSchema } from '~~/shared/pieces/study'
 
 /** The small versions before a piece; nothing where there are none. */
 const props = defineProps<{ submissionId: number }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { KeptStudy } from '~~/shared/study'
+import type { KeptStudy } from '~~/shared/pieces/study'
 
 /** Small versions in the order they were made: time spent, framing, palette. */
 const props = defineProps<{ studies: readonly KeptStudy[]; /** Some of them may be chosen. */ choose?: boolean }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Point } from '~~/core/numeric/homography'
 import type { Match } from '~~/core/register/register'
-import type { PieceFacts } from '~~/shared/submission'
+import type { PieceFacts } from '~~/shared/pieces/submission'
 import type { VersionsLens } from '~/workers/versions-protocol'
 import { LAID_KEY } from '~/composables/useLaidPictures'
 

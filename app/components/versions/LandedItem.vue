@@ -2,7 +2,7 @@
 import { LANDINGS, type Landing } from '~~/core/compare/verdict'
 import { landedWords, LANDING_WORDS, markedWords } from '~~/core/compare/words'
 import { tagOf } from '~~/core/critique/stations/table'
-import type { LandedCorrection } from '~~/shared/versions'
+import type { LandedCorrection } from '~~/shared/pieces/versions'
 
 /** One correction of the older version: both patches, what became of it, and the instructor's word. */
 const props = defineProps<{ landed: LandedCorrection; /** The instructor may say so. */ may: boolean }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Submission } from '~~/shared/submission'
+import type { Submission } from '~~/shared/pieces/submission'
 
 /** The top of the versions: way back, which lies over which, how sure that is. */
 const props = defineProps<{ piece: Submission; own: boolean; setting: boolean }>()
@@ -35,7 +35,14 @@ const match = computed(() => {
       >
     </span>
     <span class="meta match" role="status">{{ match }}</span>
-    <button v-if="compared && piece.state !== 'released'" class="word-link" :aria-pressed="setting" @click="emit('set')">set four points</button>
+    <button
+      v-if="compared && piece.state !== 'released'"
+      class="word-link"
+      :aria-pressed="setting"
+      @click="emit('set')"
+    >
+      set four points
+    </button>
     <NuxtLink v-if="!own" :to="`/bench/${piece.id}`" class="on">To the bench</NuxtLink>
     <NuxtLink v-else-if="piece.state === 'released'" :to="`/critique/${piece.id}`" class="on">To the critique</NuxtLink>
   </header>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DEFAULT_STANDARDS } from '~~/core/critique/standards'
 import { classFieldsSchema, classListSchema, type ClassListed } from '~~/shared/class'
-import { createdSchema } from '~~/shared/submission'
+import { createdSchema } from '~~/shared/pieces/submission'
 
 definePageMeta({ whose: ['instructor'] })
 useHead({ title: 'Classes · Critica' })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
 import { critiqueSchema } from '~~/shared/critique'
-import { submissionSchema } from '~~/shared/submission'
+import { submissionSchema } from '~~/shared/pieces/submission'
 
 definePageMeta({ whose: 'everybody' })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assignmentListSchema } from '~~/shared/assignment'
+import { assignmentListSchema } from '~~/shared/exercises/assignment'
 
 definePageMeta({ whose: 'everybody' })
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { knownPrinterSchema } from '~~/shared/worksheet'
+import { knownPrinterSchema } from '~~/shared/exercises/worksheet'
 
 /** One's own printer, known once by its greys, so that the sheets it prints are read by them. */
 definePageMeta({ whose: 'everybody' })

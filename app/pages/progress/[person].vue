@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { tallyWords } from '~~/core/progress/words'
-import { progressSchema } from '~~/shared/progress'
+import { progressSchema } from '~~/shared/pieces/progress'
 
 /** One learner over the term: what is read of their pieces, what became of their corrections, their exercises. */
 definePageMeta({ whose: 'everybody' })

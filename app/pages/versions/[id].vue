@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { WHEEL_NAMES } from '~~/core/wheel/steps'
 import type { Point } from '~~/core/numeric/homography'
-import { submissionSchema } from '~~/shared/submission'
+import { submissionSchema } from '~~/shared/pieces/submission'
 import type { VersionsLens } from '~/workers/versions-protocol'
 import { COMPARED_KEY } from '~/composables/useCompared'
 import { LAID_KEY } from '~/composables/useLaidPictures'

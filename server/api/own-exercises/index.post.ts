@@ -1,4 +1,4 @@
-import { ownExerciseSchema } from '../../../shared/own-exercise'
+import { ownExerciseSchema } from '../../../shared/exercises/own-exercise'
 import { body } from '../../http/body'
 import { route } from '../../http/route'
 import { makeOwn } from '../../services/exercises/own'

@@ -1,5 +1,5 @@
 import { AppError } from '../../../shared/errors'
-import { cornersSchema, SCAN_BYTES } from '../../../shared/worksheet'
+import { cornersSchema, SCAN_BYTES } from '../../../shared/exercises/worksheet'
 import { check } from '../../http/check'
 import { PICTURE_FORM, PICTURE_FORM_MS, withForm, type FormLimits } from '../../http/form'
 import { route } from '../../http/route'

@@ -1,5 +1,5 @@
 import { AppError } from '../../../shared/errors'
-import { studyWordsSchema } from '../../../shared/study'
+import { studyWordsSchema } from '../../../shared/pieces/study'
 import { check } from '../../http/check'
 import { PICTURE_FORM, PICTURE_FORM_MS, withForm } from '../../http/form'
 import { route } from '../../http/route'

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { listQuerySchema } from '../../../shared/submission'
+import { listQuerySchema } from '../../../shared/pieces/submission'
 import { check } from '../../http/check'
 import { route } from '../../http/route'
 import { listPieces } from '../../services/pieces/listing'

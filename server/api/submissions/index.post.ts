@@ -1,4 +1,4 @@
-import { handInSchema } from '../../../shared/submission'
+import { handInSchema } from '../../../shared/pieces/submission'
 import { AppError } from '../../../shared/errors'
 import { check } from '../../http/check'
 import { PICTURE_FORM, PICTURE_FORM_MS, withForm } from '../../http/form'

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { someQuerySchema } from '../../../shared/submission'
+import { someQuerySchema } from '../../../shared/pieces/submission'
 import { check } from '../../http/check'
 import { route } from '../../http/route'
 import { somePieces } from '../../services/pieces/listing'

@@ -2,7 +2,7 @@
 import { nothingKnown } from '../../../core/critique/piece/known'
 import type { Plan } from '../../../core/exercise/plan/plan'
 import type { Account } from '../../../shared/account'
-import type { Assignment, Study } from '../../../shared/assignment'
+import type { Assignment, Study } from '../../../shared/exercises/assignment'
 import { AppError } from '../../../shared/errors'
 import { findAnswerPicture, insertStudy, listStudies } from '../../db/answers'
 import * as rows from '../../db/assignments'

@@ -2,7 +2,7 @@
  * Exercises as set: a learner's own, those of the classes that somebody helps to teach, and what their checks stand on.
  */
 import type { Account } from '../../../shared/account'
-import type { Assignment } from '../../../shared/assignment'
+import type { Assignment } from '../../../shared/exercises/assignment'
 import { AppError } from '../../../shared/errors'
 import * as rows from '../../db/assignments'
 import { findPictureBytes } from '../../db/pictures'

@@ -2,7 +2,7 @@
 import type { OwnExercise } from '../../../core/exercise/own/own'
 import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
-import type { OwnListed } from '../../../shared/own-exercise'
+import type { OwnListed } from '../../../shared/exercises/own-exercise'
 import * as rows from '../../db/own-exercises'
 import { db } from '../../db/pool'
 

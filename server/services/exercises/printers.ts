@@ -2,7 +2,7 @@
 import type { Paper } from '../../../core/exercise/worksheet/worksheet'
 import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
-import type { KnownPrinter } from '../../../shared/worksheet'
+import type { KnownPrinter } from '../../../shared/exercises/worksheet'
 import { db } from '../../db/pool'
 import { deletePrinter, findPrinter, upsertPrinter } from '../../db/printers'
 import { printPrinterPages, readPrinterPhoto } from '../../work/workers'

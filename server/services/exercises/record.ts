@@ -2,7 +2,7 @@
 import Papa from 'papaparse'
 import { checksOf, exerciseSet } from '../../../core/exercise'
 import type { Account } from '../../../shared/account'
-import type { Assignment, ExerciseRecord } from '../../../shared/assignment'
+import type { Assignment, ExerciseRecord } from '../../../shared/exercises/assignment'
 import { listAssignmentsIn } from '../../db/assignments'
 import { findClass } from '../../db/classes'
 import { db } from '../../db/pool'

@@ -1,7 +1,7 @@
 /** Setting an exercise to several of a class, changing the day, withdrawing it; each is told. */
 import { differentHues, exerciseSet, type Settings, type WhatIsSet } from '../../../core/exercise'
 import type { Account } from '../../../shared/account'
-import type { Assignment, ExerciseSet, SetInput } from '../../../shared/assignment'
+import type { Assignment, ExerciseSet, SetInput } from '../../../shared/exercises/assignment'
 import { AppError } from '../../../shared/errors'
 import * as rows from '../../db/assignments'
 import { findStandards } from '../../db/classes'

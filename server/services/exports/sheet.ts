@@ -2,7 +2,7 @@
 import { format } from 'date-fns'
 import { AppError } from '../../../shared/errors'
 import type { Critique } from '../../../shared/critique'
-import { STAGE_WORDS, type Submission } from '../../../shared/submission'
+import { STAGE_WORDS, type Submission } from '../../../shared/pieces/submission'
 import { tagOf } from '../../../core/critique/stations/table'
 import { findingsShown } from '../../../core/critique/findings'
 import { keyReadings } from '../../../core/critique/key-readings'

@@ -2,7 +2,7 @@
  * Telling people: every message goes to the outbox in the transaction that caused it, so that none is sent for what did
  * not happen.
  */
-import type { PieceFacts } from '../../../shared/submission'
+import type { PieceFacts } from '../../../shared/pieces/submission'
 import type { Account } from '../../../shared/account'
 import type { Mail } from '../../../shared/mail'
 import { format } from 'date-fns'

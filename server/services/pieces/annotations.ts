@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
-import { annotationFileSchema, correctionFrom, type ReadAnnotation } from '../../../shared/annotation'
+import { annotationFileSchema, correctionFrom, type ReadAnnotation } from '../../../shared/pieces/annotation'
 import { annotationId } from '../../../core/export/annotations'
 import { insertCorrection, listCorrections, updateAnnotation, updateCorrection } from '../../db/corrections'
 import { pieceTo } from '../access'

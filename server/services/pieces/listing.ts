@@ -6,7 +6,7 @@ import {
   type ListedSubmission,
   type PiecePage,
   type ShelfTotals
-} from '../../../shared/submission'
+} from '../../../shared/pieces/submission'
 import { countShelves, listOwn, listShelf, listSome } from '../../db/lists'
 import { db } from '../../db/pool'
 

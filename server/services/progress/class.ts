@@ -2,7 +2,7 @@
 import { practiseNext } from '../../../core/progress/practise'
 import { tallyOf } from '../../../core/progress/tally'
 import type { Account } from '../../../shared/account'
-import type { ClassProgress } from '../../../shared/progress'
+import type { ClassProgress } from '../../../shared/pieces/progress'
 import { listAssignmentsIn } from '../../db/assignments'
 import { findClass } from '../../db/classes'
 import { db } from '../../db/pool'

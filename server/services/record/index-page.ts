@@ -3,7 +3,7 @@ import { format } from 'date-fns'
 import { parseRich } from '../../../core/critique/rich'
 import { tagOf } from '../../../core/critique/stations/table'
 import type { Critique } from '../../../shared/critique'
-import { STAGE_WORDS, type PieceFacts } from '../../../shared/submission'
+import { STAGE_WORDS, type PieceFacts } from '../../../shared/pieces/submission'
 
 /** @property files named as they lie in the zip. @property critique null while it is not released. */
 export interface RecordPiece {

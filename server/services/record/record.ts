@@ -1,9 +1,9 @@
 /** One person's whole record, as a zip of open formats. */
 import { writeFile } from 'node:fs/promises'
 import type { Account } from '../../../shared/account'
-import type { Assignment } from '../../../shared/assignment'
+import type { Assignment } from '../../../shared/exercises/assignment'
 import type { Critique } from '../../../shared/critique'
-import type { PieceFacts } from '../../../shared/submission'
+import type { PieceFacts } from '../../../shared/pieces/submission'
 import { findAnswerPicture, listReadSheets, listStudies } from '../../db/answers'
 import { listAuditOf } from '../../db/audit'
 import { listClassesOf } from '../../db/classes'

@@ -1,6 +1,6 @@
 /** The versions of a piece, for whoever may see it. */
 import type { Account } from '../../../shared/account'
-import type { Version } from '../../../shared/versions'
+import type { Version } from '../../../shared/pieces/versions'
 import { db } from '../../db/pool'
 import { listVersions } from '../../db/versions'
 import { visiblePiece } from '../access'

@@ -4,8 +4,8 @@ import { exerciseOf, type ExerciseKey } from '~~/core/exercise'
 import { checkKind, type CheckKindKey } from '~~/core/exercise/own/kinds'
 import { baseFor, BASE_SCHEMES, type OwnCheck } from '~~/core/exercise/own/own'
 import { SCHEME_WORDS, type SectorScheme } from '~~/core/wheel/schemes'
-import { ownExerciseSchema, type OwnListed } from '~~/shared/own-exercise'
-import { createdSchema } from '~~/shared/submission'
+import { ownExerciseSchema, type OwnListed } from '~~/shared/exercises/own-exercise'
+import { createdSchema } from '~~/shared/pieces/submission'
 
 /** An exercise of one's own: words, a step a line, and checks, each with what passes it and what does not. */
 const props = defineProps<{

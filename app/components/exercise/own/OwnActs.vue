@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
-import type { Assignment } from '~~/shared/assignment'
+import type { Assignment } from '~~/shared/exercises/assignment'
 
 /** What a learner does with an exercise: plan it, print its sheet, check work in progress, hand it in. */
 const props = defineProps<{ assignment: Assignment }>()

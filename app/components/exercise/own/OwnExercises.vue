@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
-import type { Assignment } from '~~/shared/assignment'
+import type { Assignment } from '~~/shared/exercises/assignment'
 
 /** A learner's own exercises: what is open first, by the day it is due. */
 const props = defineProps<{ exercises: readonly Assignment[] }>()

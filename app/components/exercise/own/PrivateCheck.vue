@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { checksOf, exerciseSet } from '~~/core/exercise'
-import { studyListSchema, studySchema, type Assignment } from '~~/shared/assignment'
+import { studyListSchema, studySchema, type Assignment } from '~~/shared/exercises/assignment'
 
 /** Work in progress held against the checks. Only its learner sees it; it is kept as a study. */
 const props = defineProps<{ assignment: Assignment }>()

@@ -4,8 +4,8 @@ import { nameOfLinear } from '~~/core/colour/names'
 import { linearOfHex } from '~~/core/colour/srgb'
 import { PRINTER_DOUBT } from '~~/core/exercise/reader/doubts'
 import { rowsOf } from '~~/core/exercise/worksheet/rows'
-import type { Assignment } from '~~/shared/assignment'
-import type { KeptSheet } from '~~/shared/worksheet'
+import type { Assignment } from '~~/shared/exercises/assignment'
+import type { KeptSheet } from '~~/shared/exercises/worksheet'
 
 /** One sheet as it was read: each box as wanted and as painted, and one word to try. */
 const props = defineProps<{ kept: KeptSheet; assignment: Assignment; own: boolean }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BOARDS, exerciseOf, type ExerciseKey } from '~~/core/exercise'
 import { NO_SCHEME } from '~~/core/exercise/own/own'
-import { ownListSchema, type OwnListed } from '~~/shared/own-exercise'
+import { ownListSchema, type OwnListed } from '~~/shared/exercises/own-exercise'
 
 /** All exercises by what they train, and one's own; the one in hand is shown in full, set from there, or changed. */
 const emit = defineEmits<{ set: [] }>()

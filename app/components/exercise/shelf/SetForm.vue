@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { addDays, format } from 'date-fns'
 import { exerciseOf, type ExerciseKey } from '~~/core/exercise'
-import { setInputSchema } from '~~/shared/assignment'
+import { setInputSchema } from '~~/shared/exercises/assignment'
 import { classDetailsSchema, classListSchema } from '~~/shared/class'
 import { memberListSchema } from '~~/shared/roster'
-import { createdSchema } from '~~/shared/submission'
+import { createdSchema } from '~~/shared/pieces/submission'
 
 /** Setting an exercise: to a class as it stands, or to some of it. */
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { careFor } from '~~/core/exercise/care'
 import { exerciseSet, PLAIN_SETTINGS, type ExerciseKey } from '~~/core/exercise'
-import type { OwnListed } from '~~/shared/own-exercise'
+import type { OwnListed } from '~~/shared/exercises/own-exercise'
 
 /**
  * One exercise of the shelf, or one's own: what it trains, how it is done, what is checked, its sheet; and setting it.

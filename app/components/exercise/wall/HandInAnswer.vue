@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import type { Assignment } from '~~/shared/assignment'
+import type { Assignment } from '~~/shared/exercises/assignment'
 
 /** The instructor's word on one exercise: accepted, again; another day, withdrawn. */
 const props = defineProps<{ assignment: Assignment }>()

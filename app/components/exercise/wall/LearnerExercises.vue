@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
-import { assignmentListSchema } from '~~/shared/assignment'
+import { assignmentListSchema } from '~~/shared/exercises/assignment'
 
 /** One learner's exercises in a class, each a line. */
 const props = defineProps<{ classId: number; learnerId: number }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
-import type { Assignment } from '~~/shared/assignment'
+import type { Assignment } from '~~/shared/exercises/assignment'
 import { classListSchema } from '~~/shared/class'
 
 /** What was set and is not done with: to a class in one line, with a critique by name. */

@@ -2,7 +2,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { checksOf, exerciseSet, PLAIN_SETTINGS } from '~~/core/exercise'
 import { careFor } from '~~/core/exercise/care'
-import { assignmentSchema } from '~~/shared/assignment'
+import { assignmentSchema } from '~~/shared/exercises/assignment'
 
 definePageMeta({ whose: 'everybody' })
 

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { exerciseSet } from '~~/core/exercise'
 import { USUAL_AMOUNTS, type Amounts } from '~~/core/exercise/plan/plan'
 import { SCHEME_WORDS, SCHEMES, type SectorScheme } from '~~/core/wheel/schemes'
-import { assignmentSchema, planSchema } from '~~/shared/assignment'
+import { assignmentSchema, planSchema } from '~~/shared/exercises/assignment'
 
 /** Planning a piece before it is begun: what it will be, in which colours, in which amounts. */
 definePageMeta({ whose: ['learner'] })

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { exerciseSet } from '~~/core/exercise'
-import { assignmentSchema } from '~~/shared/assignment'
+import { assignmentSchema } from '~~/shared/exercises/assignment'
 import {
   keptSheetListSchema,
   sheetsTakenSchema,
   sheetsToldSchema,
   type SheetsTaken,
   type SheetsTold
-} from '~~/shared/worksheet'
+} from '~~/shared/exercises/worksheet'
 
 /** Filled worksheets of an exercise: photographed, read box by box, disputed, confirmed. */
 definePageMeta({ whose: 'everybody' })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exerciseRecordSchema } from '~~/shared/assignment'
+import { exerciseRecordSchema } from '~~/shared/exercises/assignment'
 import { classListSchema } from '~~/shared/class'
 
 /** Who is where with the exercises of a class, and which check is missed most. */

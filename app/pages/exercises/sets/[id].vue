@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { z } from 'zod'
 import { checksOf, exerciseSet } from '~~/core/exercise'
-import { exerciseSetSchema, type Assignment } from '~~/shared/assignment'
+import { exerciseSetSchema, type Assignment } from '~~/shared/exercises/assignment'
 
 /** A class's hand-ins of one exercise as a wall: in the order of one check, each against its band. */
 definePageMeta({ whose: ['instructor', 'assistant'] })

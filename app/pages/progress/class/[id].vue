@@ -3,7 +3,7 @@ import { EXERCISES } from '~~/core/exercise'
 import { rowOf, STATIONS } from '~~/core/critique/stations/table'
 import type { StationTally } from '~~/core/progress/tally'
 import * as words from '~~/core/critique/words'
-import { classProgressSchema, type ClassProgress } from '~~/shared/progress'
+import { classProgressSchema, type ClassProgress } from '~~/shared/pieces/progress'
 
 /** A class over the term: learner by station at a glance, and what all of it should practise next. */
 definePageMeta({ whose: ['instructor', 'assistant'] })

@@ -1,4 +1,4 @@
-import { confirmInputSchema } from '../../../../shared/assignment'
+import { confirmInputSchema } from '../../../../shared/exercises/assignment'
 import { readJson } from '../../../http/body'
 import { check } from '../../../http/check'
 import { idParam, route } from '../../../http/route'

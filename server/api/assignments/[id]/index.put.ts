@@ -1,4 +1,4 @@
-import { changeInputSchema } from '../../../../shared/assignment'
+import { changeInputSchema } from '../../../../shared/exercises/assignment'
 import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { changeAssignment } from '../../../services/exercises/setting'

@@ -1,4 +1,4 @@
-import { planSchema } from '../../../../shared/assignment'
+import { planSchema } from '../../../../shared/exercises/assignment'
 import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { ownAssignment } from '../../../services/access'

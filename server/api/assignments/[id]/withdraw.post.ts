@@ -1,4 +1,4 @@
-import { withdrawInputSchema } from '../../../../shared/assignment'
+import { withdrawInputSchema } from '../../../../shared/exercises/assignment'
 import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { withdrawAssignment } from '../../../services/exercises/setting'

@@ -1,6 +1,6 @@
 import { getRouterParam } from 'h3'
 import { AppError } from '../../../../shared/errors'
-import { exerciseKeySchema } from '../../../../shared/exercise'
+import { exerciseKeySchema } from '../../../../shared/exercises/exercise'
 import { route } from '../../../http/route'
 import { sendWorksheet, WORKSHEET_MS, worksheetAsked } from '../../../http/worksheet'
 import { blankWorksheet } from '../../../services/exercises/worksheets'

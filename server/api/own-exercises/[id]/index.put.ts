@@ -1,4 +1,4 @@
-import { ownExerciseSchema } from '../../../../shared/own-exercise'
+import { ownExerciseSchema } from '../../../../shared/exercises/own-exercise'
 import { body } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { changeOwn } from '../../../services/exercises/own'

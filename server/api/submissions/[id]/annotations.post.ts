@@ -1,4 +1,4 @@
-import { ANNOTATION_BYTES } from '../../../../shared/annotation'
+import { ANNOTATION_BYTES } from '../../../../shared/pieces/annotation'
 import { readJson } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
 import { publicOrigin } from '../../../http/sender'

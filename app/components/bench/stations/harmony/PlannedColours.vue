@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assignmentSchema } from '~~/shared/assignment'
+import { assignmentSchema } from '~~/shared/exercises/assignment'
 
 /** What the learner planned for the exercise that this piece answers, beside what was painted. */
 const bench = useBenchStore()

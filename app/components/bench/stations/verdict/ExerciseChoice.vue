@@ -3,8 +3,8 @@ import { addDays, format } from 'date-fns'
 import { EXERCISES, EXERCISE_KEYS, PLAIN_SETTINGS, type ExerciseKey } from '~~/core/exercise'
 import { rowOf } from '~~/core/critique/stations/table'
 import { suggestExercises } from '~~/core/exercise/suggest'
-import { assignmentListSchema } from '~~/shared/assignment'
-import { ownListSchema } from '~~/shared/own-exercise'
+import { assignmentListSchema } from '~~/shared/exercises/assignment'
+import { ownListSchema } from '~~/shared/exercises/own-exercise'
 
 /** The exercise that goes with a critique: what would train the weakest of it in one gesture, or any of the shelf. */
 const bench = useBenchStore(),

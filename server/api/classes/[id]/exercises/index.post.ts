@@ -1,4 +1,4 @@
-import { setInputSchema } from '../../../../../shared/assignment'
+import { setInputSchema } from '../../../../../shared/exercises/assignment'
 import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
 import { setExercise } from '../../../../services/exercises/setting'

@@ -1,6 +1,6 @@
 import { getRouterParam, setResponseHeader } from 'h3'
 import { AppError } from '../../../../../shared/errors'
-import { exportNameSchema } from '../../../../../shared/export'
+import { exportNameSchema } from '../../../../../shared/pieces/export'
 import { idParam, route } from '../../../../http/route'
 import { publicOrigin } from '../../../../http/sender'
 import { exportPiece } from '../../../../services/exports/exports'

@@ -1,4 +1,4 @@
-import { exportInputSchema } from '../../../../../shared/export'
+import { exportInputSchema } from '../../../../../shared/pieces/export'
 import { body } from '../../../../http/body'
 import { idParam, route } from '../../../../http/route'
 import { beginExport } from '../../../../services/exports/export-jobs'

@@ -1,4 +1,4 @@
-import { disputeInputSchema } from '../../../../../../shared/worksheet'
+import { disputeInputSchema } from '../../../../../../shared/exercises/worksheet'
 import { body } from '../../../../../http/body'
 import { idParam, route } from '../../../../../http/route'
 import { disputeBox } from '../../../../../services/exercises/sheets'

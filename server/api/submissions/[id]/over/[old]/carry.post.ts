@@ -1,4 +1,4 @@
-import { carryInputSchema } from '../../../../../../shared/versions'
+import { carryInputSchema } from '../../../../../../shared/pieces/versions'
 import { body } from '../../../../../http/body'
 import { idParam, route } from '../../../../../http/route'
 import { carryOver } from '../../../../../services/versions/landing'

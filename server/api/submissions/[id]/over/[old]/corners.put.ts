@@ -1,4 +1,4 @@
-import { cornersInputSchema } from '../../../../../../shared/versions'
+import { cornersInputSchema } from '../../../../../../shared/pieces/versions'
 import { body } from '../../../../../http/body'
 import { idParam, route } from '../../../../../http/route'
 import { setCorners } from '../../../../../services/versions/comparing'

@@ -1,4 +1,4 @@
-import { landingInputSchema } from '../../../../../../../shared/versions'
+import { landingInputSchema } from '../../../../../../../shared/pieces/versions'
 import { body } from '../../../../../../http/body'
 import { idParam, route } from '../../../../../../http/route'
 import { sayLanding } from '../../../../../../services/versions/landing'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import type { Fingerprint } from '../core/measure/fingerprint'
-import { degrees, reportSchema, share, value } from './report'
-import { sectorSchemeSchema, stepSchema, wheelSchema } from './scheme'
+import type { Fingerprint } from '../../core/measure/fingerprint'
+import { degrees, reportSchema, share, value } from '../report'
+import { sectorSchemeSchema, stepSchema, wheelSchema } from '../scheme'
 
 export const stageSchema = z.enum(['study', 'in-progress', 'finished'])
 export type Stage = z.infer<typeof stageSchema>

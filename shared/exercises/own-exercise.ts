@@ -1,7 +1,7 @@
 /** Exercises of an instructor's own. */
 import { z } from 'zod'
-import { CHECK_KIND_KEYS, checkKind } from '../core/exercise/own/kinds'
-import { hasScheme, type OwnExercise } from '../core/exercise/own/own'
+import { CHECK_KIND_KEYS, checkKind } from '../../core/exercise/own/kinds'
+import { hasScheme, type OwnExercise } from '../../core/exercise/own/own'
 import { exerciseKeySchema } from './exercise'
 
 const ownCheckSchema = z

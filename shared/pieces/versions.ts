@@ -1,10 +1,10 @@
 import { z } from 'zod'
-import type { Comparison, Landed, Outcome } from '../core/compare/outcome'
-import { LANDINGS } from '../core/compare/verdict'
-import { UNITS } from '../core/critique/unit'
-import { contractOf } from './contract'
-import { correctionSchema } from './critique'
-import { stationSchema } from './station'
+import type { Comparison, Landed, Outcome } from '../../core/compare/outcome'
+import { LANDINGS } from '../../core/compare/verdict'
+import { UNITS } from '../../core/critique/unit'
+import { contractOf } from '../contract'
+import { correctionSchema } from '../critique'
+import { stationSchema } from '../station'
 import { stageSchema } from './submission'
 
 /** One of several versions of a piece. */

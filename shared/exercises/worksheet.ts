@@ -1,6 +1,6 @@
 /** Worksheets as they are printed, read, disputed and confirmed. */
 import { z } from 'zod'
-import { PAPERS } from '../core/exercise/worksheet/worksheet'
+import { PAPERS } from '../../core/exercise/worksheet/worksheet'
 
 export const paperSchema = z.enum(PAPERS)
 export const worksheetQuerySchema = z.object({

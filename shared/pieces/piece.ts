@@ -1,9 +1,9 @@
 /** What is measured of a piece beside its report, as it is stored. */
 import { z } from 'zod'
-import type { PieceExtras } from '../core/critique/piece/measure'
-import { contractOf } from './contract'
-import { degrees, measured, separationSchema, share, temperature, valueSchema } from './report'
-import { sectorSchemeSchema } from './scheme'
+import type { PieceExtras } from '../../core/critique/piece/measure'
+import { contractOf } from '../contract'
+import { degrees, measured, separationSchema, share, temperature, valueSchema } from '../report'
+import { sectorSchemeSchema } from '../scheme'
 
 const fraction = z.number().min(0).max(1)
 const ratio = z.number().min(0)

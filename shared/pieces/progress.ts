@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import type { ReadingLine } from '../core/progress/lines'
-import type { Practice } from '../core/progress/practise'
-import type { StationTally } from '../core/progress/tally'
-import { UNITS } from '../core/critique/unit'
-import { contractOf } from './contract'
-import { exerciseKeySchema } from './exercise'
-import { stationSchema } from './station'
+import type { ReadingLine } from '../../core/progress/lines'
+import type { Practice } from '../../core/progress/practise'
+import type { StationTally } from '../../core/progress/tally'
+import { UNITS } from '../../core/critique/unit'
+import { contractOf } from '../contract'
+import { exerciseKeySchema } from '../exercises/exercise'
+import { stationSchema } from '../station'
 import { stageSchema } from './submission'
 
 export const readingLineSchema = contractOf<ReadingLine>()(

@@ -1,10 +1,10 @@
 /** Exercises as they are set, planned, answered and confirmed. */
 import { z } from 'zod'
-import { MEDIA, PLAIN_SETTINGS, TOLERANCES, type CheckResult } from '../core/exercise'
-import { soundAmounts, type Plan } from '../core/exercise/plan/plan'
+import { MEDIA, PLAIN_SETTINGS, TOLERANCES, type CheckResult } from '../../core/exercise'
+import { soundAmounts, type Plan } from '../../core/exercise/plan/plan'
 import { exerciseKeySchema } from './exercise'
 import { ownExerciseSchema } from './own-exercise'
-import { sectorSchemeSchema, wheelSchema } from './scheme'
+import { sectorSchemeSchema, wheelSchema } from '../scheme'
 
 export const checkResultSchema: z.ZodType<CheckResult> = z.object({
   id: z.string(),

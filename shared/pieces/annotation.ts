@@ -1,12 +1,12 @@
 import { z } from 'zod'
-import { PURPOSES } from '../core/export/annotations'
-import { selectedBy } from '../core/export/selectors'
-import { correctionInputSchema, type CorrectionInput } from './critique'
-import { areaSchema } from './area'
-import { markSchema } from './mark'
-import { stationSchema } from './station'
-import { targetSchema } from './target'
-import { trialSchema } from './trial'
+import { PURPOSES } from '../../core/export/annotations'
+import { selectedBy } from '../../core/export/selectors'
+import { correctionInputSchema, type CorrectionInput } from '../critique'
+import { areaSchema } from '../area'
+import { markSchema } from '../mark'
+import { stationSchema } from '../station'
+import { targetSchema } from '../target'
+import { trialSchema } from '../trial'
 
 const object = z.record(z.string(), z.unknown())
 const manyOf = <T extends z.ZodType>(one: T) => z.union([z.array(one), one.transform(value => [value])])
