@@ -144,3 +144,48 @@ test('marked, released, handed in again, found on the old one, said, overruled, 
   await expect(reed.getByRole('row', { name: /Lena/ })).toContainText('1 of 2 open')
   await accessible(reed)
 })
+
+test('studies are kept in a drawer, read for their maker alone, and go with what they led to', async ({ browser }) => {
+  const lena = await enter(browser, 'lena')
+  await lena.goto('/studies')
+  const keep = lena.locator('form')
+  await keep.getByRole('button', { name: 'Keep it' }).click()
+  await expect(lena.getByText('Choose the picture first.')).toBeVisible()
+  for (const [minutes, piece] of [
+    ['12', LIGHTSHIP],
+    ['8', LIGHTSHIP_AGAIN]
+  ] as const) {
+    await lena
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'study.png', mimeType: 'image/png', buffer: await renderPiece(piece) })
+    await lena.getByLabel('Minutes it took').fill(minutes)
+    await keep.getByRole('button', { name: 'Keep it' }).click()
+    await expect(lena.getByText(`${minutes} min · broad`)).toBeVisible({ timeout: 20_000 })
+  }
+  await lena.getByText('what would be said of it').first().click()
+  await expect(lena.locator('details[open] p').first()).toContainText(/\w/)
+  await accessible(lena)
+
+  await lena.goto('/hand-in')
+  await lena.getByLabel('Title').fill('Out of two studies')
+  await lena.getByLabel('Study 2 led to it').uncheck()
+  await lena
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'final.png', mimeType: 'image/png', buffer: await renderPiece(LIGHTSHIP_AGAIN) })
+  await lena.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(lena).toHaveURL(/\/work$/, { timeout: 20_000 })
+  await lena.goto('/studies')
+  await expect(lena.getByText('One study so far.')).toBeVisible()
+
+  const reed = await enter(browser, 'reed')
+  await reed.goto('/desk')
+  await reed.getByRole('link', { name: 'Out of two studies by Lena' }).first().click()
+  await expect(reed).toHaveURL(/\/bench\/\d+/)
+  await reed.goto(`/bench/${/bench\/(\d+)/.exec(reed.url())![1]}/first-look`)
+  await reed.getByRole('button', { name: 'show it on the picture' }).click({ timeout: 15_000 })
+  const box = (await reed.locator('canvas.picture[data-which="own"]').boundingBox())!
+  await reed.mouse.click(box.x + box.width / 2, box.y + box.height / 2)
+  await expect(reed.getByRole('region', { name: 'Studies before it' })).toContainText('12 min')
+  await expect(reed.getByRole('region', { name: 'Studies before it' }).getByRole('listitem')).toHaveCount(1)
+})

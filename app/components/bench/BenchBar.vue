@@ -8,7 +8,7 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
 </script>
 
 <template>
-  <header class="bar">
+  <header class="dark-bar">
     <NuxtLink to="/desk" class="back">← Desk</NuxtLink>
     <h1>{{ bench.piece.title }}</h1>
     <span class="meta">{{ bench.piece.learner.name }} · {{ bench.piece.medium || 'no medium given' }}</span>
@@ -33,7 +33,7 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
     <span class="meta" role="status">{{
       bench.released ? 'released' : bench.closed ? 'archived, to be read only' : SAID[edits.saving]
     }}</span>
-    <NuxtLink v-if="!bench.closed" :to="`/bench/${bench.piece.id}/verdict`" replace class="release">{{
+    <NuxtLink v-if="!bench.closed" :to="`/bench/${bench.piece.id}/verdict`" replace class="on">{{
       bench.mayRelease ? 'Release' : 'Verdict'
     }}</NuxtLink>
     <LazyStandardsDialog
@@ -47,28 +47,6 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  align-items: center;
-  gap: 18px;
-  padding: 0 14px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--panel-line);
-  white-space: nowrap;
-  min-width: 0;
-}
-.back {
-  text-decoration: none;
-}
-h1 {
-  font-family: var(--sans);
-  font-size: 14px;
-  font-weight: 600;
-}
-.meta {
-  color: var(--panel-quiet);
-  font-size: 13px;
-}
 .question {
   flex: 1;
   min-width: 0;
@@ -83,11 +61,5 @@ h1 {
   .question {
     visibility: hidden;
   }
-}
-.release {
-  border: 1px solid var(--l91);
-  padding: 3px 13px;
-  text-decoration: none;
-  border-radius: 2px;
 }
 </style>

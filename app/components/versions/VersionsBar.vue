@@ -18,7 +18,7 @@ const match = computed(() => {
 </script>
 
 <template>
-  <header class="bar">
+  <header class="dark-bar">
     <NuxtLink :to="own ? '/work' : '/desk'" class="back">{{ own ? '← My work' : '← Desk' }}</NuxtLink>
     <h1>{{ piece.title }}</h1>
     <span v-if="older" class="meta">
@@ -49,27 +49,7 @@ const match = computed(() => {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  align-items: center;
-  gap: 18px;
-  padding: 0 14px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--panel-line);
-  white-space: nowrap;
-  min-width: 0;
-}
-.back {
-  text-decoration: none;
-}
-h1 {
-  font-family: var(--sans);
-  font-size: 14px;
-  font-weight: 600;
-}
 .meta {
-  color: var(--panel-quiet);
-  font-size: 13px;
   overflow: hidden;
   text-overflow: ellipsis;
 }
@@ -79,11 +59,5 @@ h1 {
 .match {
   flex: 1;
   text-align: right;
-}
-.on {
-  border: 1px solid var(--l91);
-  padding: 3px 13px;
-  text-decoration: none;
-  border-radius: 2px;
 }
 </style>
