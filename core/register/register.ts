@@ -81,10 +81,13 @@ const scoreAt = (old: Look, next: Look, map: Homography): number => agreementOf(
 /** What has to speak for it to be believed; from pairs whose truth is known (`npm run register`). */
 const SURE = { agreement: 0.5, patches: 10, reach: 0.3, margin: 0.12, loose: 0.0028 } as const
 /** With less than this nothing does. */
-const SOMETHING = { agreement: 0.45, patches: 6, reach: 0.25, loose: 0.02 } as const
+const SOMETHING = { agreement: 0.55, patches: 6, reach: 0.25, loose: 0.02 } as const
 /** What agrees but half has to stand alone and firmly; what does not stand alone at all, to be held fast. */
 const HALF = { agreement: 0.75, margin: 0.16, loose: 0.01 } as const
-const DOUBLE = { margin: 0.02, loose: 0.005 } as const
+const DOUBLE = [
+  { margin: 0.02, loose: 0.005 },
+  { margin: 0.08, loose: 0.01 }
+] as const
 
 const isAnother = ({ agreement, patches, reach, margin, loose }: Evidence): boolean =>
   agreement < SOMETHING.agreement
@@ -92,7 +95,7 @@ const isAnother = ({ agreement, patches, reach, margin, loose }: Evidence): bool
   || reach < SOMETHING.reach
   || loose > SOMETHING.loose
   || (agreement < HALF.agreement && (margin < HALF.margin || loose > HALF.loose))
-  || (margin < DOUBLE.margin && loose > DOUBLE.loose)
+  || DOUBLE.some(d => margin < d.margin && loose > d.loose)
 
 function matchOf(evidence: Evidence, plausible: boolean): Match {
   if (!plausible || isAnother(evidence)) return 'another'

@@ -170,7 +170,8 @@ useEventListener('pointerup', () => {
   top: 0;
 }
 .wall :deep(.line span) {
-  bottom: 74px;
+  top: 10px;
+  bottom: auto;
 }
 .waiting {
   position: absolute;
