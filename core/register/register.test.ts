@@ -121,8 +121,9 @@ describe('what it stands on', () => {
           re += plain.re[i]! * Math.cos(turn) - plain.im[i]! * Math.sin(turn)
           im += plain.re[i]! * Math.sin(turn) + plain.im[i]! * Math.cos(turn)
         }
-      expect(of.re[v * n + u]).toBeCloseTo(re, 9)
-      expect(of.im[v * n + u]).toBeCloseTo(im, 9)
+      // Columns lie as rows.
+      expect(of.re[u * n + v]).toBeCloseTo(re, 9)
+      expect(of.im[u * n + v]).toBeCloseTo(im, 9)
     }
     transformBack(of, n)
     for (let i = 0; i < n * n; i++) expect(of.re[i]! / n / n).toBeCloseTo(plain.re[i]!, 9)
