@@ -59,6 +59,8 @@ const SOFT: Looking = {
 /** Guesses that are looked at more closely, and those of them that are followed. */
 const LOOKED_AT = 60,
   FOLLOWED = 14
+/** Agreement less than the best: never made up for by a finer look. */
+const HOPELESS = 0.2
 /** Places nearer than this are the same one, of the diagonal. */
 const SAME = 0.03
 
@@ -162,7 +164,8 @@ function registerBy({ levels, polish }: Looking, old: Plane, next: Plane): Regis
       const [best, rival] = distinct(here, moved, 2)
       margin = rival ? best.score - rival.score : 1
     }
-    places = distinct(here, moved, keep)
+    // The rival is followed for the margin; what is plainly worse than the best is not.
+    places = distinct(here, moved, keep).filter((p, i, all) => i < 2 || p.score > all[0].score - HOPELESS)
   })
   const { here, thereBy } = looks.at(-1)!,
     found = places[0]

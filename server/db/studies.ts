@@ -54,7 +54,8 @@ export async function listEveryStudy(db: Db, learnerId: number): Promise<(KeptSt
 /** Of a piece, whichever of its versions they were handed in with. */
 export async function listStudiesOfPiece(db: Db, submissionId: number): Promise<KeptStudy[]> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT t.* FROM submissions me JOIN submissions s ON s.id = me.id OR s.id = me.first_id OR s.first_id = me.first_id
+    `SELECT t.* FROM submissions me JOIN submissions s ON s.id = COALESCE(me.first_id, me.id)
+       OR s.first_id = COALESCE(me.first_id, me.id)
      JOIN studies t ON t.submission_id = s.id WHERE me.id = ? ORDER BY t.checked_at, t.id`,
     [submissionId]
   )

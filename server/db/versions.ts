@@ -19,7 +19,8 @@ const mapVersion = (row: Row, index: number): Version => ({
 export async function listVersions(db: Db, id: number): Promise<Version[]> {
   const [rows] = await db.execute<Row[]>(
     `SELECT s.id, s.handed_in_at, s.stage, p.width, p.height, COALESCE(k.state, 'draft') AS state
-     FROM submissions me JOIN submissions s ON COALESCE(s.first_id, s.id) = COALESCE(me.first_id, me.id)
+     FROM submissions me JOIN submissions s ON s.id = COALESCE(me.first_id, me.id)
+       OR s.first_id = COALESCE(me.first_id, me.id)
      JOIN pictures p ON p.id = s.picture_id LEFT JOIN critiques k ON k.submission_id = s.id
      WHERE me.id = ? ORDER BY s.handed_in_at, s.id`,
     [id]
