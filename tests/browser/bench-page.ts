@@ -47,6 +47,8 @@ export async function takeReading(page: Page, id: string): Promise<Locator> {
 
 /** No serious violation of WCAG as axe finds them. @param within what of the page; what a dialog dims is not read. */
 export async function accessible(page: Page, within = 'body'): Promise<void> {
+  // What is still fading in has not its own colours yet.
+  await expect(page.locator('[class*="-enter-active"], [class*="-leave-active"]')).toHaveCount(0)
   const { violations } = await new AxeBuilder({ page }).include(within).analyze()
   expect(
     violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id}: ${v.nodes[0]?.html}`)

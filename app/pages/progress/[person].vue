@@ -79,6 +79,12 @@ const linkOf = (piece: { id: number }) => (own.value ? `/critique/${piece.id}` :
 </template>
 
 <style scoped>
+section {
+  grid-template-columns: minmax(0, 1fr);
+}
+header {
+  overflow-wrap: anywhere;
+}
 .strip,
 .lines,
 .done {

@@ -88,6 +88,15 @@ const line = computed(() => {
 </template>
 
 <style scoped>
+/* As broad as the page, however long somebody is called. */
+section {
+  grid-template-columns: minmax(0, 1fr);
+}
+header,
+aside,
+th[scope='row'] {
+  overflow-wrap: anywhere;
+}
 table {
   border-collapse: collapse;
   width: 100%;
@@ -104,6 +113,9 @@ td {
 thead th {
   color: var(--quiet);
   font-size: 13px;
+}
+th[scope='row'] {
+  white-space: normal;
 }
 .end {
   text-align: right;
