@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { assignmentListSchema } from '../../shared/exercises/assignment'
 import { keptStudyListSchema, keptStudySchema, type KeptStudy } from '../../shared/pieces/study'
-import type { Person} from './client';
+import type { Person } from './client'
 import { picture } from './client'
 import { exerciseClass, type ExerciseClass } from './exercise-class'
 
