@@ -31,7 +31,15 @@ beforeAll(async () => {
   learner = await signedIn('zephyrine')
   other = await signedIn('mate')
   owner = await signedIn('runs')
-})
+  // A moment after its start the server reminds of what the demo has due: not while rows are compared to the byte.
+  await expect
+    .poll(
+      async () =>
+        (await connection.query<RowDataPacket[]>('SELECT id FROM assignments WHERE reminded_at IS NOT NULL'))[0].length,
+      { timeout: 25_000, interval: 250 }
+    )
+    .toBeGreaterThan(0)
+}, 40_000)
 afterAll(() => connection.end())
 
 const noise = (seed: number): Promise<Buffer> =>
