@@ -6,14 +6,15 @@ import { boundsOf, cornersOf, type Area, type FractionPoint } from '../picture/a
 /** From fractions of the old picture to those of the new one. */
 export type Carry = Homography
 
-const UNIT: readonly Point[] = [
+/** Corners of a picture that lies on another as a whole, fractions. */
+export const WHOLE: readonly Point[] = [
   { x: 0, y: 0 },
   { x: 1, y: 0 },
   { x: 1, y: 1 },
   { x: 0, y: 1 }
 ]
 /** @param corners of the old picture in the new one, fractions. @returns null where they are no picture's. */
-export const carryBy = (corners: readonly Point[]): Carry | null => homographyOf(UNIT, corners)
+export const carryBy = (corners: readonly Point[]): Carry | null => homographyOf(WHOLE, corners)
 
 /** What a hand may mark beyond the border, in fractions. */
 const LEAST = -0.5,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { WHOLE } from '~~/core/compare/carried'
 import type { Point } from '~~/core/numeric/homography'
 import type { Match } from '~~/core/register/register'
 import type { PieceFacts } from '~~/shared/pieces/submission'
@@ -14,12 +15,6 @@ provide(LAID_KEY, laid)
 const match = ref<Match | null>(null),
   setting = ref(false),
   lens = shallowRef<VersionsLens>({ name: 'plain' })
-const WHOLE: readonly Point[] = [
-  { x: 0, y: 0 },
-  { x: 1, y: 0 },
-  { x: 1, y: 1 },
-  { x: 0, y: 1 }
-]
 const corners = shallowRef<readonly Point[]>(WHOLE)
 const old = laid.fetchVersion(props.earlier.id, 'old')
 

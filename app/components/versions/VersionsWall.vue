@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener, useIntervalFn } from '@vueuse/core'
-import { hang, PLAIN_VIEW, zoomAbout, type Room } from '~/wall/frame'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { PLAIN_VIEW } from '~/wall/frame'
+import { usePictureView } from '~/wall/usePictureView'
 import type { Side, VersionsLens } from '~/workers/versions-protocol'
 
 /** Two versions on one wall, in the old one's frame: a line between, the old one while held, or blinking. */
@@ -8,18 +9,7 @@ const props = defineProps<{ lens: VersionsLens; old: string; new: string }>()
 const laid = useLaid()
 
 const element = ref<HTMLElement>()
-const { width, height } = useElementSize(element)
-const MARGIN = 34,
-  TOP = 18,
-  FOOT = 60
-const view = shallowRef(PLAIN_VIEW)
-const room = computed<Room>(() => ({
-  x: MARGIN,
-  y: TOP,
-  width: Math.max(1, width.value - 2 * MARGIN),
-  height: Math.max(1, height.value - TOP - FOOT)
-}))
-const frame = computed(() => hang(room.value, laid.size.value ?? { width: 1, height: 1 }, view.value))
+const { width, view, frame, moving, zoom, move } = usePictureView(element, () => laid.size.value)
 
 const canvases = reactive<Record<Side, HTMLCanvasElement | null>>({ old: null, new: null })
 const drawn = ref(0)
@@ -69,27 +59,8 @@ const style = computed(() => ({
   imageRendering: frame.value.scale > 3 ? ('pixelated' as const) : ('auto' as const)
 }))
 
-const middle = (): readonly [number, number] => [
-  room.value.x + room.value.width / 2,
-  room.value.y + room.value.height / 2
-]
-function zoom(event: WheelEvent) {
-  const box = element.value!.getBoundingClientRect(),
-    place = [event.clientX - box.left, event.clientY - box.top] as const
-  view.value = zoomAbout(view.value, Math.exp(-event.deltaY / 500), { at: place, middle: middle() })
-}
-const moving = ref(false)
-function move(event: PointerEvent) {
-  if (moving.value)
-    view.value = {
-      ...view.value,
-      panX: view.value.panX + event.movementX,
-      panY: view.value.panY + event.movementY
-    }
-}
 useEventListener('pointerup', () => {
   held.value = held.value && blinking.value
-  moving.value = false
 })
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { WHEEL_NAMES } from '~~/core/wheel/steps'
+import { WHOLE } from '~~/core/compare/carried'
 import type { Point } from '~~/core/numeric/homography'
 import { submissionSchema } from '~~/shared/pieces/submission'
 import type { VersionsLens } from '~/workers/versions-protocol'
@@ -44,12 +45,6 @@ const wheel = computed(() => {
   return measurement?.state === 'done' ? measurement.report.wheel : WHEEL_NAMES[0]
 })
 /** Corners under the hand; null while nobody sets them. */
-const WHOLE: readonly Point[] = [
-  { x: 0, y: 0 },
-  { x: 1, y: 0 },
-  { x: 1, y: 1 },
-  { x: 0, y: 1 }
-]
 const hand = shallowRef<readonly Point[] | null>(null)
 const toggle = () => (hand.value = hand.value ? null : (found.value ?? WHOLE))
 async function keep(corners: readonly Point[] | null) {
