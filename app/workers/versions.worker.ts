@@ -3,6 +3,7 @@ import { expose, transfer } from 'comlink'
 import { align, withoutLight, type Aligned } from '~~/core/compare/aligned'
 import { renderDifference } from '~~/core/compare/difference'
 import { renderLens } from '~~/core/lens/lens'
+import { lumaPlane } from '~~/core/picture/luma'
 import { planesOf, type Planes } from '~~/core/picture/planes'
 import { createRaster, type Raster } from '~~/core/picture/raster'
 import { registrationByHand } from '~~/core/register/by-hand'
@@ -21,7 +22,6 @@ function picture(side: Side): Raster {
   if (!found) throw new Error('the worker holds no picture yet')
   return found
 }
-const valueOf = (raster: Raster) => ({ ...raster, data: planesOf(raster).value })
 
 async function drawn(raster: Raster): Promise<ImageBitmap> {
   const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(raster.data), raster.width, raster.height))
@@ -35,7 +35,7 @@ const worker: VersionsWorker = {
     laid = null
     return { width: raster.width, height: raster.height }
   },
-  register: async () => register(valueOf(picture('old')), valueOf(picture('new'))),
+  register: async () => register(lumaPlane(picture('old')), lumaPlane(picture('new'))),
 
   async lay(corners, light) {
     const old = picture('old'),

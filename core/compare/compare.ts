@@ -11,6 +11,7 @@ import { hueHistogram } from '../measure/harmony/hues'
 import type { Source } from '../measure/source'
 import type { Point } from '../numeric/homography'
 import { eachPixel, spansOf, type Area } from '../picture/area'
+import { lumaPlane } from '../picture/luma'
 import { planesOf } from '../picture/planes'
 import { MEASURED_ALPHA, type Raster } from '../picture/raster'
 import { register } from '../register/register'
@@ -88,10 +89,9 @@ function landedIn(aligned: Aligned, asked: readonly Asked[], [before, after]: re
 /** @throws nothing; corners that are no picture's give another picture. */
 export function compareVersions(old: Version, next: Version, options: Options): Comparison {
   const { asked, corners, progress = () => {} } = options
-  const plane = ({ raster }: Version) => ({ ...raster, data: planesOf(raster).value })
   const registration = corners
     ? registrationByHand(old.raster, next.raster, corners)
-    : register(plane(old), plane(next), share => progress(0.5 * share))
+    : register(lumaPlane(old.raster), lumaPlane(next.raster), share => progress(0.5 * share))
   progress(0.5)
   if (!registration.map)
     return { registration, shared: 0, light: null, seen: { landed: asked.map(() => CANNOT), moved: [] }, evened: null }

@@ -14,12 +14,15 @@ export interface Look extends Plane {
   readonly rim: number
   readonly dx: Float32Array
   readonly dy: Float32Array
+  /** 1 where there is something to compare; everywhere, where it is missing. */
+  readonly shown?: Uint8Array
 }
 
 /** Half a window, in its sigmas. */
 const RIM = 1.7
 /** Beyond so many spreads one pixel says no more than another. */
 const MOST = 2.5
+export const capped = (v: number): number => (v > MOST ? MOST : v < -MOST ? -MOST : v)
 
 /** @property edge long edge to look by. @property sigma of the window, pixels of that size. */
 export interface Sight {
@@ -43,14 +46,13 @@ export function lookAt(value: Plane, { edge, sigma, faint }: Sight): Look {
   for (let i = 0; i < count; i++) square[i] = (data[i] - mean[i]) ** 2
   boxPlane(square, window)
   for (let i = 0; i < count; i++) {
-    const v = (data[i] - mean[i]) / (Math.sqrt(Math.max(0, square[i])) + faint)
-    data[i] = v > MOST ? MOST : v < -MOST ? -MOST : v
+    data[i] = capped((data[i] - mean[i]) / (Math.sqrt(Math.max(0, square[i])) + faint))
   }
   return { width, height, data, rim: Math.ceil(RIM * sigma), ...slopesOf(data, width, height) }
 }
 
 /** Central differences; the border has none. */
-function slopesOf(data: Float32Array, width: number, height: number): { dx: Float32Array; dy: Float32Array } {
+export function slopesOf(data: Float32Array, width: number, height: number): { dx: Float32Array; dy: Float32Array } {
   const dx = createPlane(width, height).data,
     dy = createPlane(width, height).data
   for (let y = 1; y < height - 1; y++)

@@ -34,6 +34,7 @@ export interface Refined {
 const DOUBTFUL = 0.8
 /** Moves of every corner under this, in half long edges, end it. */
 const STILL = 2e-5
+const LEAP = 0.15
 /** Of a patch that agrees so far all is believed. */
 const AGREES = 0.6,
   LEAST = 0.03
@@ -45,6 +46,21 @@ const AGREES = 0.6,
 const USUAL = { stretch: 0.03, perspective: 0.03 } as const
 /** Neighbouring pixels say nearly the same: so many count as one. By trial: with fewer, flat pictures drift aslant. */
 const ALIKE = 300
+
+/** The motion that the sums ask for, held where they say little. @returns null where nothing decides it. */
+export function stepOf({ a, b, spread }: Sums, map: Homography, alike: number): number[] | null {
+  const mean = a.reduce((t, row, i) => t + row[i], 0) / a.length
+  const held = a.map((row, i) => row.map((v, j) => (i === j ? v + 1e-4 * mean : v))),
+    wanted = [...b]
+  if (a.length === 8)
+    beyondSimilarity(map).forEach((now, k) => {
+      const pull = (alike * spread) / (k < 2 ? USUAL.stretch : USUAL.perspective) ** 2
+      held[4 + k][4 + k] += pull
+      wanted[4 + k] -= pull * now
+    })
+  const step = solve(held, wanted)
+  return step?.every(v => Number.isFinite(v)) ? step : null
+}
 
 /** Stretch, shear and both perspectives that a map has beyond a similarity, about the middle. */
 function beyondSimilarity([a, b, x, c, d, y, g, h]: Homography): [number, number, number, number] {
@@ -62,7 +78,12 @@ function motion(d: readonly number[]): Homography {
   return [1 + scale + stretch, shear - turn, x, shear + turn, 1 + scale - stretch, y, -px, -py, 1]
 }
 
-const scaled = (h: readonly number[]): Homography => h.map(v => v / h[8])
+/** A map after a step, which is shortened where it is a leap. @returns how far it went, half long edges. */
+export function moved(map: Homography, step: readonly number[]): { readonly map: Homography; readonly far: number } {
+  const far = Math.max(...step.map(Math.abs)),
+    h = times(map, motion(far > LEAP ? step.map(v => (LEAP * v) / far) : step))
+  return { map: h.map(v => v / h[8]), far }
+}
 
 /** @param start where it is begun from. */
 export function refine([old, next]: Looks, start: Homography, { freedom, rounds, every }: Wanted): Refined {
@@ -78,37 +99,29 @@ export function refine([old, next]: Looks, start: Homography, { freedom, rounds,
       grid = patches
       weights = patches.correlation.map(c => (c <= -2 ? 0.3 : Math.max(LEAST, Math.min(1, c / AGREES))))
     }
-    const { a, b, sum, count } = accumulate([old, next], map, { freedom, every, weights: weights!, grid })
-    if (count * every ** 2 < 50) break
-    spread = sum / count
-    normal = a
-    const mean = a.reduce((t, row, i) => t + row[i], 0) / freedom
-    const held = a.map((row, i) => row.map((v, j) => (i === j ? v + 1e-4 * mean : v)))
-    if (freedom === 8)
-      beyondSimilarity(map).forEach((now, k) => {
-        const pull = (alike * spread) / (k < 2 ? USUAL.stretch : USUAL.perspective) ** 2
-        held[4 + k][4 + k] += pull
-        b[4 + k] -= pull * now
-      })
-    const d = solve(held, b)
-    if (!d || d.some(v => !Number.isFinite(v))) break
-    const far = Math.max(...d.map(Math.abs))
-    map = scaled(times(map, motion(far > 0.15 ? d.map(v => (0.15 * v) / far) : d)))
+    const sums = accumulate([old, next], map, { freedom, every, weights: weights!, grid })
+    if (sums.count * every ** 2 < 50) break
+    spread = sums.spread
+    normal = sums.a
+    const step = stepOf(sums, map, alike)
+    if (!step) break
+    const { map: after, far } = moved(map, step)
+    map = after
     if (far < STILL) break
   }
   return { map, normal, spread, alike }
 }
 
-interface Sums {
+export interface Sums {
   readonly a: number[][]
   /** Already with its sign turned: the step is a⁻¹ b. */
   readonly b: number[]
-  /** Weighted squares of residuals, and weights. */
-  readonly sum: number
+  /** Weighted mean square of the residuals, and sum of the weights. */
+  readonly spread: number
   readonly count: number
 }
 
-interface Weighing {
+export interface Weighing {
   readonly freedom: Freedom
   readonly every: number
   /** Of each patch. */
@@ -116,8 +129,9 @@ interface Weighing {
   readonly grid: { readonly across: number; readonly down: number }
 }
 
-function accumulate([old, next]: Looks, h: Homography, { freedom, every, weights, grid }: Weighing): Sums {
-  const { width, height, data, dx, dy } = old,
+/** Over what lies in both, and of that what is `shown`. */
+export function accumulate([old, next]: Looks, h: Homography, { freedom, every, weights, grid }: Weighing): Sums {
+  const { width, height, data, dx, dy, shown } = old,
     { width: w, height: hh, data: other, dx: odx, dy: ody } = next
   const half = halfOf(old),
     to = halfOf(next),
@@ -136,6 +150,7 @@ function accumulate([old, next]: Looks, h: Homography, { freedom, every, weights
     for (let x = near; x < width - near; x += every) {
       const u = (x + 0.5 - width / 2) / half,
         z = h[6] * u + h[7] * v + h[8]
+      if (shown && !shown[y * width + x]) continue
       const X = (h[0] * u + h[1] * v + h[2]) / z,
         Y = (h[3] * u + h[4] * v + h[5]) / z
       const px = X * to + w / 2 - 0.5,
@@ -182,5 +197,5 @@ function accumulate([old, next]: Looks, h: Homography, { freedom, every, weights
   const a = Array.from({ length: n }, (_, k) =>
     Array.from({ length: n }, (_, l) => sums[k >= l ? (k * (k + 1)) / 2 + l : (l * (l + 1)) / 2 + k])
   )
-  return { a, b: [...right.subarray(0, n)], sum, count }
+  return { a, b: [...right.subarray(0, n)], spread: count ? sum / count : 0, count }
 }

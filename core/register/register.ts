@@ -3,12 +3,14 @@
  * turned a little. Small looks find where it might lie, ever finer ones move it there; what speaks for it says whether
  * it is believed.
  */
-import { through, type Homography, type Point } from '../numeric/homography'
+import type { Homography, Point } from '../numeric/homography'
 import type { Plane } from '../picture/plane'
 import { agreementOf, patchesOf } from './agreement'
 import { coarseGuesses, SMALL } from './coarse'
-import { apart, cornersOf, evidenceOf, grownBy, looseness, sane, type Evidence } from './evidence'
-import { halfOf, lookAt, type Look, type Sight } from './look'
+import { settle } from './common'
+import { evidenceOf, looseness, type Evidence } from './evidence'
+import { lookAt, type Look, type Sight } from './look'
+import { apart, cornersIn, grownBy, mapOf, sane } from './place'
 import { refine, type Freedom, type Refined } from './refine'
 
 /** `another`: nothing speaks for these being the same picture. */
@@ -174,12 +176,17 @@ function registerBy({ levels, polish }: Looking, old: Plane, next: Plane): Regis
   const evidence = evidenceOf(patchesOf(here, there, found.map), { margin, loose: looseness(here, found.refined) })
   const match = matchOf(evidence, sane(here, found.map))
   if (match === 'another') return { ...NOTHING, evidence }
-  const map = polished(polish, { old, next, from: found.map })
-  const half = halfOf(there)
-  const corners = cornersOf(here)
-    .map(p => through(map, p))
-    .map(({ x, y }) => ({ x: (x * half) / there.width + 0.5, y: (y * half) / there.height + 0.5 }))
-  return { match, corners, map, evidence }
+  // Looks are rounded to whole pixels, each by its own; from here on maps are between the pictures themselves.
+  const moved = polished(polish, { old, next, from: found.map }),
+    placed = mapOf(old, next, cornersIn(here, there, moved)) ?? moved,
+    map = match === 'sure' ? placed : settled(old, next, placed)
+  return { match, corners: cornersIn(old, next, map), map, evidence }
+}
+
+/** Settled on what both show, where it stays near. */
+function settled(old: Plane, next: Plane, from: Homography): Homography {
+  const map = settle(old, next, from)
+  return apart(old, map, from) < 2 * SAME && sane(old, map) ? map : from
 }
 
 const RANK: Readonly<Record<Match, number>> = { another: 0, unsure: 1, sure: 2 }

@@ -3,8 +3,7 @@
  * and on as many pairs of pictures that do not belong together; by kind of picture, with the time it takes.
  */
 import { seededRandom } from '../../core/numeric/random'
-import { planesOf } from '../../core/picture/planes'
-import type { Plane } from '../../core/picture/plane'
+import { lumaPlane } from '../../core/picture/luma'
 import type { Raster } from '../../core/picture/raster'
 import { register, type Registration } from '../../core/register/register'
 import { demoPictures, drawn, openBases, type Base } from './bases'
@@ -15,12 +14,6 @@ const COUNT = Number(process.argv[2] ?? 200)
 const SEED = 10_000 * Number(process.argv[4] ?? 0)
 /** Of the diagonal of the new picture: what counts as right. */
 const RIGHT = 0.01
-
-const valueOf = (raster: Raster): Plane => ({
-  width: raster.width,
-  height: raster.height,
-  data: planesOf(raster).value
-})
 
 /** The worst corner, of the new picture's diagonal. */
 function offBy({ corners }: Registration, next: Raster, truth: readonly { x: number; y: number }[]): number {
@@ -40,7 +33,7 @@ for (let n = 0; n < COUNT && part !== 'strangers'; n++) {
     base = bases[n % bases.length]!,
     other = bases[(n * 7 + 3) % bases.length]!,
     { next, corners } = await pairOf(base.raster, other.raster, { random })
-  const [old, now] = [valueOf(base.raster), valueOf(next)],
+  const [old, now] = [lumaPlane(base.raster), lumaPlane(next)],
     start = performance.now(),
     found = register(old, now)
   times.push(performance.now() - start)
@@ -73,7 +66,7 @@ for (let n = 0; n < COUNT && part !== 'pairs'; n++) {
     continue
   }
   const { next } = await pairOf(stranger.raster, base.raster, { random, change: { geometry: 1, light: 1, repaint: 0 } })
-  const found = register(valueOf(base.raster), valueOf(next))
+  const found = register(lumaPlane(base.raster), lumaPlane(next))
   if (found.match === 'another') another++
   if (found.match === 'sure') wrongly++
   if (process.env.WRONG && found.match !== 'another')

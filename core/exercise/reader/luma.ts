@@ -1,4 +1,5 @@
 /** Brightness of a photograph's pixels, read between them. */
+import { lumaOf } from '../../picture/luma'
 import type { Raster } from '../../picture/raster'
 import type { Point } from '../../numeric/homography'
 
@@ -12,7 +13,7 @@ export function lumaAt({ width, height, data }: Raster, { x, y }: Point): number
     fy = py - top
   const at = (col: number, row: number): number => {
     const i = 4 * (row * width + col)
-    return 0.299 * data[i] + 0.587 * data[i + 1] + 0.114 * data[i + 2]
+    return lumaOf(data[i], data[i + 1], data[i + 2])
   }
   const upper = at(left, top) * (1 - fx) + at(left + 1, top) * fx,
     lower = at(left, top + 1) * (1 - fx) + at(left + 1, top + 1) * fx

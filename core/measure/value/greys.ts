@@ -1,10 +1,11 @@
 /** Four ways to see a picture without colour, and where they disagree most. */
 import { convertLuminanceToValue, luminanceOf } from '../../colour/lab'
 import { formatHex, LINEAR_OF_BYTE } from '../../colour/srgb'
+import { lumaOf } from '../../picture/luma'
 import type { Planes } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
 
-/** L*; luma 0.299/0.587/0.114 of the encoded values (ITU-R BT.601); HSL lightness; HSV value. */
+/** L*; luma (ITU-R BT.601); HSL lightness; HSV value. */
 export type GreyName = 'value' | 'luma' | 'hsl' | 'hsv'
 
 /** L* of a grey byte: what the other three greys are seen as on screen. */
@@ -12,7 +13,7 @@ export const VALUE_OF_GREY = Float32Array.from(LINEAR_OF_BYTE, Y => convertLumin
 
 /** The grey byte that luma, HSL lightness or HSV value gives a colour. */
 export function greyByte(name: Exclude<GreyName, 'value'>, r: number, g: number, b: number): number {
-  if (name === 'luma') return (0.299 * r + 0.587 * g + 0.114 * b + 0.5) | 0
+  if (name === 'luma') return (lumaOf(r, g, b) + 0.5) | 0
   const max = r > g ? (r > b ? r : b) : g > b ? g : b
   if (name === 'hsv') return max
   const min = r < g ? (r < b ? r : b) : g < b ? g : b
