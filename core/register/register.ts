@@ -80,7 +80,13 @@ function distinct<T extends { readonly map: Homography; readonly score: number }
   return kept
 }
 
-const scoreAt = (old: Look, next: Look, map: Homography): number => agreementOf(patchesOf(old, next, map))
+/** With less of the old picture in sight, a place is put behind one that shows more: few things agree by chance. */
+const WHOLE = 0.8
+
+function scoreAt(old: Look, next: Look, map: Homography): number {
+  const patches = patchesOf(old, next, map)
+  return agreementOf(patches) * Math.sqrt(Math.min(1, patches.overlap / WHOLE))
+}
 
 /** What has to speak for it to be believed; from pairs whose truth is known (`npm run register`). */
 const SURE = { agreement: 0.5, patches: 10, reach: 0.3, margin: 0.12, loose: 0.0028 } as const

@@ -123,7 +123,17 @@ export async function photograph(
         light[o + c] = shot.exposure * shot.cast[c] * falls * (seen + shine)
       }
     }
-  const soft = blurred(light, shot)
+  return { jpeg: await developed(light, shot, random), corners }
+}
+
+/** What a camera makes of linear light: soft, its curve, noise, JPEG. */
+export async function developed(
+  light: Float32Array,
+  shot: Pick<Shot, 'width' | 'height' | 'blur' | 'contrast' | 'noise' | 'quality'>,
+  random: Random
+): Promise<Buffer> {
+  const { width, height } = shot,
+    soft = blurred(light, shot)
   const data = Buffer.alloc(3 * width * height)
   // By a table: a power for each of thirty-six million channels takes longer than all the rest.
   const seenAs = Uint8Array.from({ length: CURVE + 1 }, (_, i) =>
@@ -136,10 +146,7 @@ export async function photograph(
     const lit = Math.max(0, soft[i] * (1 + 3 * shot.noise * noise()) + 0.2 * shot.noise * noise())
     data[i] = seenAs[Math.min(CURVE, lit * CURVE) | 0]
   }
-  const jpeg = await sharp(data, { raw: { width, height, channels: 3 } })
-    .jpeg({ quality: shot.quality })
-    .toBuffer()
-  return { jpeg, corners }
+  return sharp(data, { raw: { width, height, channels: 3 } }).jpeg({ quality: shot.quality }).toBuffer()
 }
 
 const CURVE = 1 << 14
@@ -150,7 +157,8 @@ const curve = (v: number, contrast: number): number => {
   return p / (p + q)
 }
 
-function lightAt({ width, data }: Raster, [u, v]: readonly [number, number], c: number): number {
+/** Linear light between pixels. */
+export function lightAt({ width, data }: Raster, [u, v]: readonly [number, number], c: number): number {
   const x = Math.floor(u - 0.5),
     y = Math.floor(v - 0.5),
     fx = u - 0.5 - x,
@@ -163,7 +171,10 @@ function lightAt({ width, data }: Raster, [u, v]: readonly [number, number], c: 
 }
 
 /** A Gaussian in linear light, by two passes; the border repeats. */
-function blurred(light: Float32Array, { width, height, blur }: Shot): Float32Array {
+function blurred(
+  light: Float32Array,
+  { width, height, blur }: Pick<Shot, 'width' | 'height' | 'blur'>
+): Float32Array {
   const reach = Math.ceil(2.5 * blur),
     taps = Float64Array.from({ length: 2 * reach + 1 }, (_, i) => Math.exp(-((i - reach) ** 2) / (2 * blur ** 2)))
   const sum = taps.reduce((p, q) => p + q, 0)

@@ -1,0 +1,63 @@
+/** The four corners of a sheet or a canvas in a photograph of it. */
+import type { Point } from '../../numeric/homography'
+import type { Raster } from '../../picture/raster'
+import { fitWithin, reduceTo } from '../../picture/resample'
+import { edgesOf, type EdgeMap } from './edges'
+import { linesOf } from './lines'
+import { paperAround } from './paper'
+import { quadsOf } from './quads'
+import { rectangleOf } from './rectangle'
+import { refineCorners } from './refine'
+import { tableLikeness } from './table'
+
+/** Long edge that lines are looked for at, lines near level and near upright, the long edge that sides are laid at. */
+const EDGE = 400,
+  LINES = 30,
+  FINE = 1000
+
+/** What has to speak for a rectangle, and for its weakest side, to be believed (`npm run photos`). */
+const SURE = { score: 0.7, side: 0.62 } as const
+
+export const FRAME: readonly Point[] = [
+  { x: 0, y: 0 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 }
+]
+
+export interface FoundSheet {
+  /** Clockwise from the top left, fractions of the photograph; the photograph's own where it is not sure. */
+  readonly corners: readonly Point[]
+  readonly sure: boolean
+  /** What speaks for it, 0–1. */
+  readonly score: number
+  readonly weakest: number
+}
+
+const edgesAt = (photo: Raster, edge: number): EdgeMap => {
+  const { width, height } = fitWithin(photo.width, photo.height, edge)
+  return edgesOf(reduceTo({ ...photo, channels: 4 }, width, height))
+}
+
+const scaled = (points: readonly Point[], x: number, y: number): Point[] =>
+  points.map(p => ({ x: p.x * x, y: p.y * y }))
+
+/** @param photo at 1000 pixels or more. */
+export function findSheet(photo: Raster): FoundSheet {
+  const small = edgesAt(photo, EDGE),
+    seen = { edges: small, table: tableLikeness(small) },
+    all = quadsOf(linesOf(small, LINES), seen)
+  if (!all.length) return { corners: FRAME, sure: false, score: 0, weakest: 0 }
+  const best = paperAround(all[0], all, seen) ?? all[0],
+    weakest = Math.min(...best.sides)
+  if (best.score < SURE.score || weakest < SURE.side) return { corners: FRAME, sure: false, score: best.score, weakest }
+  const fine = edgesAt(photo, FINE),
+    there = scaled(best.corners, fine.width / small.width, fine.height / small.height),
+    moved = refineCorners(fine, there)
+  return {
+    corners: scaled(rectangleOf(moved, fine) ? moved : there, 1 / fine.width, 1 / fine.height),
+    sure: true,
+    score: best.score,
+    weakest
+  }
+}

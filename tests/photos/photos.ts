@@ -1,0 +1,77 @@
+/**
+ * `npm run photos [-- COUNT [SEED]]`: work photographed on kitchen tables, its true corners known: how many are found
+ * within 1 % of the diagonal, how the sheet's proportions come out, and how long it takes.
+ */
+import sharp from 'sharp'
+import { findSheet } from '../../core/photo/find/find'
+import { rectangleOf } from '../../core/photo/find/rectangle'
+import { seededRandom } from '../../core/numeric/random'
+import type { Raster } from '../../core/picture/raster'
+import { demoPictures, drawn, openBases } from '../register/bases'
+import { kitchenShot, photographWork } from './kitchen'
+import { workOf } from './work'
+
+const COUNT = Number(process.argv[2] ?? 200),
+  SEED = 10_000 * Number(process.argv[3] ?? 0),
+  SIZE = { width: 1600, height: 1200 },
+  RIGHT = 0.01
+
+export async function rasterOf(jpeg: Buffer): Promise<Raster> {
+  const { data, info } = await sharp(jpeg).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+  return { width: info.width, height: info.height, data: new Uint8ClampedArray(data) }
+}
+
+const bases = [...(await demoPictures()), ...drawn(3), ...(await openBases(20))]
+const tally = new Map<string, { right: number; wrong: number; unsure: number }>()
+const times: number[] = [],
+  ratios: number[] = []
+for (let n = 0; n < COUNT; n++) {
+  const random = seededRandom(SEED + 600 + n),
+    base = bases[(n * 5) % bases.length]!,
+    work = workOf(base.raster, random),
+    shot = kitchenShot(random, SIZE)
+  const { jpeg, corners } = await photographWork(work, shot),
+    photo = await rasterOf(jpeg),
+    start = performance.now(),
+    found = findSheet(photo)
+  times.push(performance.now() - start)
+  const off =
+    Math.max(
+      ...found.corners.map((c, i) =>
+        Math.hypot((c.x - corners[i]!.x) * SIZE.width, (c.y - corners[i]!.y) * SIZE.height)
+      )
+    ) / Math.hypot(SIZE.width, SIZE.height)
+  const right = found.sure && off < RIGHT
+  if (right) {
+    const pixels = found.corners.map(({ x, y }) => ({ x: x * SIZE.width, y: y * SIZE.height }))
+    ratios.push(Math.abs(rectangleOf(pixels, SIZE)!.ratio / (work.raster.width / work.raster.height) - 1))
+  }
+  const kinds = [
+    shot.table,
+    work.margin ? 'paper' : 'canvas',
+    ...(['hand', 'shadow', 'lost'] as const).filter(k => shot[k])
+  ]
+  for (const kind of kinds) {
+    const t = tally.get(kind) ?? { right: 0, wrong: 0, unsure: 0 }
+    t[right ? 'right' : found.sure ? 'wrong' : 'unsure']++
+    tally.set(kind, t)
+  }
+  if (process.env.WRONG && !right)
+    console.log(
+      `${n} ${base.name} ${kinds.join(' ')} ${found.sure ? `off ${(100 * off).toFixed(1)} %` : 'unsure'} ${found.score.toFixed(2)} ${found.weakest.toFixed(2)}`
+    )
+}
+for (const [kind, { right, wrong, unsure }] of [...tally].sort())
+  console.log(
+    `${kind.padEnd(9)} right ${right} of ${right + wrong + unsure}, sure and wrong ${wrong}, not sure ${unsure}`
+  )
+const sum = (of: 'right' | 'wrong' | 'unsure'): number =>
+  (tally.get('paper')?.[of] ?? 0) + (tally.get('canvas')?.[of] ?? 0)
+const middle = (of: number[], share: number): number => of.sort((p, q) => p - q)[Math.floor(share * (of.length - 1))]!
+console.log(
+  `corners within 1 %    ${sum('right')} of ${COUNT}; sure and wrong ${sum('wrong')}, not sure ${sum('unsure')}`
+)
+console.log(
+  `proportions off by    ${(100 * middle(ratios, 0.5)).toFixed(1)} % in the middle, ${(100 * middle(ratios, 0.9)).toFixed(1)} % at nine of ten`
+)
+console.log(`one photograph        ${Math.round(middle(times, 0.5))} ms in the middle`)
