@@ -1,5 +1,6 @@
 /** The one schema of the report, shared by server, client and command line. */
 import { z } from 'zod'
+import { PHOTO_DOUBTS } from '../core/photo/steps'
 import type { Report } from '../core/measure/report'
 import { areaSchema } from './area'
 import { contractOf } from './contract'
@@ -182,6 +183,7 @@ export const reportSchema = contractOf<Report>()(
       transparent: share,
       bitsPerPixel: z.number().positive().optional(),
       photograph: z.literal(true).optional(),
+      shaken: z.array(z.enum(PHOTO_DOUBTS)).readonly().optional(),
       inside: areaSchema.optional()
     }),
     wheel: wheelSchema,

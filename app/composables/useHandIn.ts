@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { keptWords } from '~/utils/kept'
 import { exerciseSet } from '~~/core/exercise'
 import type { Point } from '~~/core/numeric/homography'
+import type { PhotoSteps } from '~~/core/photo/steps'
 import { assignmentSchema } from '~~/shared/exercises/assignment'
 import { classListSchema } from '~~/shared/class'
 import { keptStudyListSchema } from '~~/shared/pieces/study'
@@ -30,6 +31,9 @@ export function useHandIn(exerciseId: number | null, againId: number | null) {
   const focus = ref<{ x: number; y: number } | null>(null),
     file = ref<File | null>(null),
     reference = ref<File | null>(null),
+    /** What is done to it where it is a photograph of a sheet, and what that makes of it. */
+    steps = shallowRef<PhotoSteps | null>(null),
+    laidFlat = shallowRef<Blob | null>(null),
     /** Where the older version lies in the new one, when that was set by hand. */
     corners = shallowRef<readonly Point[] | null>(null),
     /** Studies that led to it: all there are, unless some are left out. */
@@ -88,6 +92,7 @@ export function useHandIn(exerciseId: number | null, againId: number | null) {
       words = { ...form, assignmentId: exerciseId, earlierId: againId, studies: ledTo.value.join(',') }
     for (const [name, value] of Object.entries(words)) if (value !== null) body.append(name, String(value))
     body.append('picture', picture)
+    if (steps.value) body.append('steps', JSON.stringify(steps.value))
     if (reference.value) body.append('reference', reference.value)
     if (focus.value) {
       body.append('focusX', String(focus.value.x))
@@ -123,6 +128,8 @@ export function useHandIn(exerciseId: number | null, againId: number | null) {
     ledTo,
     focus,
     file,
+    steps,
+    laidFlat,
     reference,
     corners,
     form,

@@ -29,6 +29,7 @@ const piece = (id: number, state: 'done' | 'measuring'): ListedSubmission => ({
   width: 4,
   height: 3,
   hasReference: false,
+  photo: null,
   version: 1,
   earlierId: null,
   budgetMinutes: 25,

@@ -17,6 +17,8 @@ const {
   ledTo,
   focus,
   file,
+  steps,
+  laidFlat,
   reference,
   corners,
   form,
@@ -27,6 +29,8 @@ const {
   send
 } = useHandIn(exerciseId, againId)
 
+/** The photograph’s corners or its white are being set: the picture waits. */
+const setting = ref(false)
 const heading = computed(() =>
   assignment.value
     ? `Hand in: ${exerciseSet(assignment.value).title}`
@@ -46,8 +50,21 @@ const asksScheme = computed(() => !assignment.value || !exerciseSet(assignment.v
 <template>
   <div class="hand-in">
     <div>
-      <LazyLaidOver v-if="file && earlier" v-model="corners" :file="file" :earlier="earlier" />
-      <PictureDrop v-model="file" v-model:focus="focus" :brief="Boolean(againId)" />
+      <LazyLaidOver v-if="file && earlier" v-model="corners" :file="laidFlat ?? file" :earlier="earlier" />
+      <PictureDrop
+        v-show="!setting"
+        v-model="file"
+        v-model:focus="focus"
+        :brief="Boolean(againId)"
+        :instead="laidFlat"
+      />
+      <LazyPhotographedSheet
+        v-if="file"
+        v-model:setting="setting"
+        v-model:steps="steps"
+        v-model:picture="laidFlat"
+        :file="file"
+      />
       <p v-if="noFile" role="alert" class="problem">Choose the picture first.</p>
     </div>
     <form novalidate @submit.prevent="send">

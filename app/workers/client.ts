@@ -3,6 +3,7 @@
  * every pending call is rejected with a sentence instead.
  */
 import { wrap } from 'comlink'
+import type { PhotoWorker } from './photo-protocol'
 import type { PictureWorker } from './protocol'
 import type { VersionsWorker } from './versions-protocol'
 
@@ -18,6 +19,9 @@ export const openPictureWorker = (): PictureClient =>
 
 export const openVersionsWorker = (): VersionsClient =>
   clientOf(new Worker(new URL('./versions.worker.ts', import.meta.url), { type: 'module' }))
+
+export const openPhotoWorker = (): WorkerClient<PhotoWorker> =>
+  clientOf(new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' }))
 
 function clientOf<W>(worker: Worker): WorkerClient<W> {
   // Every method is asynchronous already, so the remote has the very type; comlink's own splits unions apart.

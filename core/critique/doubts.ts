@@ -1,5 +1,6 @@
 /** What shakes a reading, in words, said with it: how near it is to its bound, and what the file has lost. */
 import type { Report } from '../measure/report'
+import type { PhotoDoubtKind } from '../photo/steps'
 import type { PieceKnown } from './piece/known'
 import type { Reading } from './reading'
 import type { PieceReading } from './stations/piece'
@@ -33,8 +34,21 @@ export function marginOf({ figure }: Reading): number | null {
   return (figure.value - figure.standard) / (figure.high - figure.low)
 }
 
+/** What a photograph of the work has lost: of which readings, and in words. */
+const LOST: Readonly<Record<PhotoDoubtKind, { readonly of: RegExp; readonly words: string }>> = {
+  'clipped-lights': { of: /^(value|light|focus\.(whites|contrast))/, words: 'the photograph’s lights are burnt out' },
+  'clipped-darks': { of: /^(value|light)/, words: 'the photograph’s darks are drowned in black' },
+  cast: {
+    of: /^(temperature|harmony)/,
+    words: 'the photograph has the lamp’s colour, and no white was pointed out in it'
+  },
+  glare: { of: /^(value|focus\.(whites|contrast))/, words: 'a patch of the photograph shines' },
+  blur: { of: /^(edges|focus)/, words: 'the photograph is not sharp' },
+  small: { of: /^(edges|focus)/, words: 'the sheet is small in the photograph' }
+}
+
 function doubtsOf(reading: PieceReading, { picture }: Report, known: PieceKnown): string[] {
-  const { sourceWidth, sourceHeight, bitsPerPixel, photograph } = picture,
+  const { sourceWidth, sourceHeight, bitsPerPixel, photograph, shaken = [] } = picture,
     small = Math.max(sourceWidth, sourceHeight) < SMALL_EDGE,
     compressed = bitsPerPixel !== undefined && bitsPerPixel < FEW_BITS,
     fine = FINE.test(reading.id),
@@ -45,6 +59,7 @@ function doubtsOf(reading: PieceReading, { picture }: Report, known: PieceKnown)
     small && fine ? `the file is small, ${sourceWidth} × ${sourceHeight} pixels` : '',
     compressed && fine ? 'the file is strongly compressed' : '',
     photograph && PHOTOGRAPHED.test(reading.id) ? 'it is a photograph, and has the light of the room in it' : '',
+    ...shaken.map(kind => (LOST[kind].of.test(reading.id) ? LOST[kind].words : '')),
     fault && ABOUT.test(reading.id) && known.focus === null ? 'nobody has marked what the picture is about' : ''
   ].filter(doubt => doubt !== '')
 }

@@ -58,6 +58,7 @@ export function measurePicture({ raster, source, options, planes: whole = planes
       transparent: round3(1 - whole.count / whole.mask.length),
       ...(source.bitsPerPixel === undefined ? {} : { bitsPerPixel: round3(source.bitsPerPixel) }),
       ...(source.photograph ? { photograph: source.photograph } : {}),
+      ...(source.shaken ? { shaken: source.shaken } : {}),
       ...(inside ? { inside } : {})
     },
     wheel,

@@ -1,4 +1,5 @@
 /** The report's shape: types only, so every layer can speak of it. */
+import type { PhotoDoubtKind } from '../photo/steps'
 import type { Kind } from '../colour/kinds'
 import type { Area } from '../picture/area'
 import type { SchemeName } from '../wheel/schemes'
@@ -31,6 +32,8 @@ export interface PictureSection {
   readonly bitsPerPixel?: number
   /** The file says that a camera took it. */
   readonly photograph?: true
+  /** What a photograph of the work cannot be trusted in. */
+  readonly shaken?: readonly PhotoDoubtKind[]
   /**
    * The picture within a margin of paper, mat or frame, as a rectangle; absent where there is none, or it is counted
    * in.

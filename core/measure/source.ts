@@ -1,4 +1,5 @@
 /** The file that was measured, as far as it matters for what is said of the picture. */
+import type { PhotoDoubtKind } from '../photo/steps'
 import type { Report } from './report'
 
 export interface Source {
@@ -11,16 +12,19 @@ export interface Source {
   readonly bitsPerPixel?: number
   /** The file says that a camera took it. */
   readonly photograph?: true
+  /** What a photograph of the work cannot be trusted in. */
+  readonly shaken?: readonly PhotoDoubtKind[]
 }
 
 /** The file that a report is of. */
 export function sourceOf({ picture }: Report): Source {
-  const { format, sourceWidth: width, sourceHeight: height, bitsPerPixel, photograph } = picture
+  const { format, sourceWidth: width, sourceHeight: height, bitsPerPixel, photograph, shaken } = picture
   return {
     format,
     width,
     height,
     ...(bitsPerPixel === undefined ? {} : { bitsPerPixel }),
-    ...(photograph ? { photograph } : {})
+    ...(photograph ? { photograph } : {}),
+    ...(shaken ? { shaken } : {})
   }
 }

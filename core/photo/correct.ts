@@ -1,31 +1,19 @@
 /** A photograph of work made into the work: by steps that are kept and can be changed, from the original every time. */
 import { luminanceOf } from '../colour/lab'
 import type { Rgb } from '../colour/srgb'
-import { inverse, through, type Homography, type Point } from '../numeric/homography'
+import { inverse, through, type Homography } from '../numeric/homography'
 import type { Raster } from '../picture/raster'
 import { fitWithin, type SourcePixels } from '../picture/resample'
-import { photoDoubts, type PhotoDoubt } from './doubts'
-import { FRAME } from './find/find'
+import { photoDoubts } from './doubts'
 import { isSheet } from './find/rectangle'
-import { correctionBy, lightAbout, lightField, type KnownAs, type LightField } from './neutral'
+import { correctionBy, lightAbout, lightField, type LightField } from './neutral'
+import { FRAME, type PhotoDoubt, type PhotoSteps } from './steps'
 import { flatMap, flatSize, ratioOf, straighten, type Correction } from './straighten'
-
-/** What is done to a photograph; nothing of it is done to the file. */
-export interface PhotoSteps {
-  /** Of the sheet in the photograph, clockwise from its top left, fractions; null: all of it is the picture. */
-  readonly corners: readonly Point[] | null
-  /** Width over height as it was typed; null: by the perspective. */
-  readonly ratio: number | null
-  /** A place of the photograph whose colour is known, fractions of it. */
-  readonly known: (Point & { readonly as: KnownAs }) | null
-  /** Uneven light is taken out too, as far as the paper shows it. */
-  readonly even: boolean
-}
-
-export const NO_STEPS: PhotoSteps = { corners: null, ratio: null, known: null, even: true }
 
 export interface Corrected {
   readonly raster: Raster
+  /** As large as the sheet is in the photograph. */
+  readonly own: { readonly width: number; readonly height: number }
   /** Width over height of the sheet. */
   readonly ratio: number
   /** Stops that red, green and blue of what is known lie over their mean; null where nothing is known. */
@@ -103,5 +91,5 @@ export function correctPhoto(photo: Raster, steps: PhotoSteps, { edge, progress 
     progress: share => progress(0.4 + 0.6 * share)
   })
   const doubts = photoDoubts(looked, { own: Math.max(own.width, own.height), known: steps.known !== null })
-  return { raster, ratio, cast: light?.cast ?? null, falloff: light?.falloff ?? null, doubts }
+  return { raster, own, ratio, cast: light?.cast ?? null, falloff: light?.falloff ?? null, doubts }
 }

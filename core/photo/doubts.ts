@@ -4,12 +4,7 @@ import { LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
 import { listComponents } from '../picture/components'
 import { lumaPlane } from '../picture/luma'
 import type { Raster } from '../picture/raster'
-
-export type PhotoDoubtKind = 'clipped-lights' | 'clipped-darks' | 'cast' | 'glare' | 'blur' | 'small'
-export interface PhotoDoubt {
-  readonly kind: PhotoDoubtKind
-  readonly sentence: string
-}
+import type { PhotoDoubt, PhotoDoubtKind } from './steps'
 
 /** Of the sheet, what may be clipped; of it in one patch, what shines; pixels of long edge; OKLab chroma; pixels of 1000. */
 const LIMIT = { clipped: 0.02, glare: 0.002, pixels: 800, cast: 0.045, rise: 4.2 } as const

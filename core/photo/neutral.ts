@@ -8,10 +8,10 @@ import { medianOf } from '../numeric/median'
 import { leastSquares } from '../numeric/solve'
 import type { Point } from '../numeric/homography'
 import type { Raster } from '../picture/raster'
+import type { KnownAs } from './steps'
 
 /** Linear light that each sends back: paper about nine tenths of it, a grey card eighteen hundredths. */
-export const KNOWN = { white: 0.9, grey: 0.18 } as const
-export type KnownAs = keyof typeof KNOWN
+export const KNOWN: Readonly<Record<KnownAs, number>> = { white: 0.9, grey: 0.18 }
 
 /** Radius that a picked place is read over, of the diagonal. */
 const PICKED = 0.006

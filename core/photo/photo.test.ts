@@ -3,7 +3,7 @@
  * light that was planted.
  */
 import { describe, expect, it } from 'vitest'
-import sharp from 'sharp'
+import sharp, { type Sharp } from 'sharp'
 import { PIECES } from '../../demo/manifest'
 import { renderPiece } from '../../demo/render'
 import { kitchenShot, photographWork, type KitchenShot } from '../../tests/photos/kitchen'
@@ -16,8 +16,9 @@ import { through, type Point } from '../numeric/homography'
 import { seededRandom } from '../numeric/random'
 import { createRaster, type Raster } from '../picture/raster'
 import { reduceTo } from '../picture/resample'
-import { correctPhoto, NO_STEPS } from './correct'
-import { FRAME, findSheet } from './find/find'
+import { correctPhoto } from './correct'
+import { NO_STEPS, FRAME } from './steps'
+import { findSheet } from './find/find'
 import { rectangleOf } from './find/rectangle'
 import { flatMap } from './straighten'
 import { castName, stepsInWords } from './words'
@@ -165,7 +166,7 @@ describe('white taken from the paper', () => {
 
 it('what a photograph cannot be trusted in is said: burnt lights, blur, few pixels', async () => {
   const sharpOne = await demo('gull'),
-    kinds = async (change: (s: sharp.Sharp) => sharp.Sharp): Promise<string[]> => {
+    kinds = async (change: (s: Sharp) => Sharp): Promise<string[]> => {
       const { width, height, data } = sharpOne,
         { data: out, info } = await change(sharp(data, { raw: { width, height, channels: 4 } }))
           .ensureAlpha()
@@ -174,7 +175,7 @@ it('what a photograph cannot be trusted in is said: burnt lights, blur, few pixe
       const photo = { width: info.width, height: info.height, data: new Uint8ClampedArray(out) }
       return correctPhoto(photo, NO_STEPS, { edge: null }).doubts.map(d => d.kind)
     }
-  const large = (s: sharp.Sharp): sharp.Sharp => s.resize(1200)
+  const large = (s: Sharp): Sharp => s.resize(1200)
   expect(await kinds(s => large(s))).not.toContain('blur')
   expect(await kinds(s => large(s).blur(9))).toContain('blur')
   expect(await kinds(s => large(s).linear(2.4, 0))).toContain('clipped-lights')

@@ -1,5 +1,6 @@
 /** What was done to a photograph, in words: said wherever its numbers stand. */
-import type { Corrected, PhotoSteps } from './correct'
+import type { Corrected } from './correct'
+import type { PhotoSteps } from './steps'
 
 /** Stops from which a lamp's colour is named. */
 const NAMED = 0.08

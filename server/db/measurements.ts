@@ -104,7 +104,7 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
   ])
   await renewLease(db, id)
   const [jobs] = await db.execute<Row[]>(
-    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph,
+    `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, p.told,
        x.exercise, x.own, x.settings, x.plan,
        (SELECT COUNT(*) FROM studies t WHERE (t.assignment_id = x.id OR t.submission_id = s.id)
          AND t.checked_at < s.handed_in_at) AS studies

@@ -1,4 +1,6 @@
 import type { Source } from '../../core/measure/source'
+import { photoToldSchema } from '../../shared/pieces/photo'
+import type { Photo } from './photos'
 import type { Changed, Db, Row } from './pool'
 
 export interface Blob {
@@ -12,13 +14,19 @@ export async function insertBlob(db: Db, { sha256, mediaType, bytes }: Blob): Pr
   await db.execute('INSERT IGNORE INTO blobs (sha256, media_type, bytes) VALUES (?, ?, ?)', [sha256, mediaType, bytes])
 }
 
+function shakenOf({ told }: Row): Pick<Source, 'shaken'> {
+  const kinds = photoToldSchema.safeParse(told).data?.doubts.map(d => d.kind)
+  return kinds?.length ? { shaken: kinds } : {}
+}
+
 /** Of a row with a picture's own columns. */
 export const sourceOf = (row: Row): Source => ({
   format: row.format as string,
   width: row.width as number,
   height: row.height as number,
   ...(row.bits_per_pixel === null ? {} : { bitsPerPixel: row.bits_per_pixel as number }),
-  ...(row.photograph ? { photograph: true } : {})
+  ...(row.photograph ? { photograph: true } : {}),
+  ...shakenOf(row)
 })
 
 export interface NewPicture {
@@ -26,14 +34,28 @@ export interface NewPicture {
   readonly display: string
   readonly thumb: string
   readonly source: Source
+  /** What was done to the photograph, and what came of it. */
+  readonly photo: Photo | null
 }
 
 export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
   const { format, width, height, bitsPerPixel, photograph } = p.source
   const [result] = await db.execute<Changed>(
-    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph, bare)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, TRUE)`,
-    [p.original, p.display, p.thumb, format, width, height, bitsPerPixel ?? null, photograph ?? false]
+    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph, steps, told,
+       bare)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, TRUE)`,
+    [
+      p.original,
+      p.display,
+      p.thumb,
+      format,
+      width,
+      height,
+      bitsPerPixel ?? null,
+      photograph ?? false,
+      p.photo && JSON.stringify(p.photo.steps),
+      p.photo && JSON.stringify(p.photo.told)
+    ]
   )
   return result.insertId
 }

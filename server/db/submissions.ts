@@ -2,13 +2,14 @@ import { reportSchema } from '../../shared/report'
 import type { ClassRole } from '../../shared/account'
 import type { HandIn, Measurement, PieceFacts, Stage } from '../../shared/pieces/submission'
 import type { SectorScheme } from '../../core/wheel/schemes'
+import { photoSaid } from './photos'
 import type { Changed, Db, Row } from './pool'
 
 /** What is known of a piece beside its measurement. */
 export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived,
   c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
-  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format,
+  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, p.steps, p.told,
     s.reference_id,
   IF(s.first_id IS NULL, 1, 2 + (SELECT COUNT(*) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id))
     AS version,
@@ -45,6 +46,7 @@ export function mapPiece(row: Row): PieceFacts {
     width: row.width as number,
     height: row.height as number,
     hasReference: row.reference_id !== null,
+    photo: photoSaid(row),
     version: Number(row.version),
     earlierId: row.earlier_id as number | null,
     budgetMinutes: row.budget_minutes as number,

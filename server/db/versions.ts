@@ -37,7 +37,7 @@ export async function findFirst(db: Db, id: number): Promise<number> {
 /** What a stored picture is measured as, and by which hash it is kept. */
 export async function findSource(db: Db, id: number): Promise<{ source: Source; sha256: string } | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT p.format, p.width, p.height, p.bits_per_pixel, p.photograph, p.display_sha
+    `SELECT p.format, p.width, p.height, p.bits_per_pixel, p.photograph, p.told, p.display_sha
      FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?`,
     [id]
   )

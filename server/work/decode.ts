@@ -15,7 +15,8 @@ export interface Decoded {
   readonly source: Source
   readonly raster: Raster
 }
-export type RefusalCode = 'not-a-picture' | 'too-large'
+/** `invalid`: the file can be opened, what is asked to be done to it cannot be done. */
+export type RefusalCode = 'not-a-picture' | 'too-large' | 'invalid'
 export interface Refusal {
   readonly kind: 'refused'
   readonly code: RefusalCode

@@ -5,10 +5,13 @@
 import { createHash } from 'node:crypto'
 import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import sharp, { type Sharp } from 'sharp'
 import type { PlanPage } from '../../core/exercise/plan/sheet'
+import type { PhotoSteps } from '../../core/photo/steps'
 import { serve } from './child'
 import { decodePicture, oneThread, openPicture, READABLE } from './decode'
-import { appliedPicture, decodeFull, openRaster, type LayeredCorrection } from './layers/layers'
+import { appliedPicture, openRaster, type LayeredCorrection } from './layers/layers'
+import { decodeWork } from './photo'
 import type { Progress } from './protocol'
 import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
@@ -22,6 +25,7 @@ export type ExportTask =
   | {
       readonly kind: 'applied' | 'layers'
       /** File that holds it. */ readonly original: string
+      /** What is done to it, where it is a photograph of the work. */ readonly steps: PhotoSteps | null
       readonly corrections: readonly LayeredCorrection[]
     }
   | { readonly kind: 'sheet'; readonly display: Uint8Array; readonly sheet: SheetRequest }
@@ -36,7 +40,7 @@ async function made(task: ExportTask, progress: Progress): Promise<Uint8Array> {
     if (outcome.kind === 'refused') throw new Error(outcome.message)
     return makeSheet(task.sheet, outcome.raster, join(import.meta.dirname, 'fonts'))
   }
-  const original = await decodeFull(await readFile(task.original))
+  const original = await decodeWork(await readFile(task.original), task.steps)
   return (task.kind === 'applied' ? appliedPicture : openRaster)(original, task.corrections, progress)
 }
 
@@ -52,12 +56,25 @@ export interface Upright {
 /** WebP has no room for a longer side; JPEG has, and PNG where JPEG has no transparency. */
 const WEBP_SIDE = 16_383
 
+export interface UprightRequest {
+  /** File that holds it. */
+  readonly original: string
+  /** That the picture is written to. */
+  readonly file: string
+  readonly steps: PhotoSteps | null
+}
+
+async function straightened(bytes: Uint8Array, steps: PhotoSteps): Promise<Sharp> {
+  const { width, height, data } = await decodeWork(bytes, steps)
+  return sharp(data, { raw: { width, height, channels: 4 } }).removeAlpha()
+}
+
 /** Every pixel of an upload, upright, in sRGB and without metadata: for looking closely. */
-export async function upright({ original, file }: { original: string; file: string }): Promise<Upright> {
+export async function upright({ original, file, steps }: UprightRequest): Promise<Upright> {
   const bytes = await readFile(original),
     { width, height, hasAlpha } = await openPicture(bytes).metadata()
   const format = Math.max(width, height) <= WEBP_SIDE ? 'webp' : hasAlpha ? 'png' : 'jpeg'
-  const picture = openPicture(bytes).rotate().toColourspace('srgb')
+  const picture = steps ? await straightened(bytes, steps) : openPicture(bytes).rotate().toColourspace('srgb')
   const encoders = {
     webp: () => picture.webp({ quality: 92, effort: 2 }),
     jpeg: () => picture.jpeg({ quality: 92, chromaSubsampling: '4:4:4' }),

@@ -16,11 +16,14 @@ import { measureHarmony } from '../../core/measure/harmony/harmony'
 import type { Source } from '../../core/measure/source'
 import type { Point } from '../../core/numeric/homography'
 import { planesOf } from '../../core/picture/planes'
-import type { Raster } from '../../core/picture/raster'
+import type { PhotoSteps } from '../../core/photo/steps'
+import { WORKING_EDGE, type Raster } from '../../core/picture/raster'
 import { PICTURE_LIMITS } from '../../shared/pieces/submission'
 import { bareOf } from './bare/bare'
 import { serve } from './child'
 import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
+import type { PhotoTold } from '../../shared/pieces/photo'
+import { correctedWork } from './photo'
 import type { Progress } from './protocol'
 
 export interface Stored {
@@ -35,6 +38,14 @@ export interface Ingested {
   /** The working raster, lossless, so that every later measurement sees the same pixels. */
   readonly display: Stored
   readonly thumb: Stored
+  /** What came of the steps; null where none were asked for. */
+  readonly told: PhotoTold | null
+}
+
+export interface IngestRequest {
+  readonly file: string
+  /** What is done to the photograph. */
+  readonly steps: PhotoSteps | null
 }
 
 const THUMB_EDGE = 480
@@ -47,11 +58,15 @@ function encoder({ width, height, data }: Raster): Sharp {
 }
 
 /** Decodes an upload and makes its sizes; the file itself is left as it is kept: none of them carries any metadata. */
-export async function ingest({ file }: { file: string }): Promise<Ingested | Refusal> {
+export async function ingest({ file, steps }: IngestRequest): Promise<Ingested | Refusal> {
   const bytes = await readFile(file),
     outcome = await decodePicture(bytes, PICTURE_LIMITS)
   if (outcome.kind === 'refused') return outcome
-  const { raster, source } = outcome,
+  const corrected = steps ? await correctedWork(bytes, steps, WORKING_EDGE) : null
+  if (corrected?.kind === 'refused') return corrected
+  const raster = corrected?.raster ?? outcome.raster,
+    // A sheet has fewer pixels than the photograph that it lies in.
+    source = corrected ? { ...outcome.source, ...corrected.own } : outcome.source,
     original = await bareOf(bytes)
   await writeFile(file, original)
   const display = await encoder(raster).png({ compressionLevel: 6 }).toBuffer()
@@ -64,7 +79,8 @@ export async function ingest({ file }: { file: string }): Promise<Ingested | Ref
     source,
     originalSha: sha256(original),
     display: stored(display, 'image/png'),
-    thumb: stored(thumb, 'image/webp')
+    thumb: stored(thumb, 'image/webp'),
+    told: corrected?.told ?? null
   }
 }
 

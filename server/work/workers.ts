@@ -5,7 +5,7 @@
 import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
 import type { Refusal } from './decode'
-import type { ExportTask, Upright } from './export.worker'
+import type { ExportTask, Upright, UprightRequest } from './export.worker'
 import type { Verified } from './hashing'
 import { Lane } from './lane'
 import type {
@@ -14,6 +14,7 @@ import type {
   evidence,
   EvidenceRequest,
   Ingested,
+  IngestRequest,
   MeasureRequest,
   measure
 } from './picture.worker'
@@ -31,6 +32,7 @@ import type { PrinterPages, WorksheetsRequest } from './worksheet/print'
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
 const LIMIT = {
   ingest: 8000,
+  straighten: 25_000,
   measure: 15_000,
   compare: 45_000,
   upright: 30_000,
@@ -78,9 +80,9 @@ export const hashPassword = (password: string): Promise<string> =>
 export const verifyPassword = (hash: string, password: string): Promise<Verified> =>
   workers().passwords.run({ name: 'verify', request: { hash, password }, who: 'house', limitMs: LIMIT.password })
 
-/** @param file of the upload. @throws TaskTooLong. */
-export const ingestPicture = (file: string, who: string): Promise<Ingested | Refusal> =>
-  workers().picture.run({ name: 'ingest', request: { file }, who, limitMs: LIMIT.ingest })
+/** @throws TaskTooLong. */
+export const ingestPicture = (request: IngestRequest, who: string): Promise<Ingested | Refusal> =>
+  workers().picture.run({ name: 'ingest', request, who, limitMs: request.steps ? LIMIT.straighten : LIMIT.ingest })
 
 /** @param file of a kept original, rewritten without metadata. @returns its new hash. */
 export const stripOriginal = (file: string): Promise<string> =>
@@ -95,9 +97,8 @@ export const renderEvidence = (request: EvidenceRequest, who: string): ReturnTyp
 export const compareStored = (request: CompareRequest, who: string, progress: Progress): ReturnType<typeof compare> =>
   workers().picture.run({ name: 'compare', request, who, limitMs: LIMIT.compare, progress })
 
-/** @param original file that holds it. @param file that the picture is written to. */
-export const makeUpright = (original: string, file: string, who: string): Promise<Upright> =>
-  workers().full.run({ name: 'upright', request: { original, file }, who, limitMs: LIMIT.upright })
+export const makeUpright = (request: UprightRequest, who: string): Promise<Upright> =>
+  workers().full.run({ name: 'upright', request, who, limitMs: LIMIT.upright })
 
 export const printSlips = (request: SlipsRequest, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'slips', request, who, limitMs: LIMIT.export })

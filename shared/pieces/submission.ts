@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Fingerprint } from '../../core/measure/fingerprint'
 import { degrees, reportSchema, share, value } from '../report'
+import { photoStepsField, pieceSaidSchema } from './photo'
 import { sectorSchemeSchema, stepSchema, wheelSchema } from '../scheme'
 
 export const stageSchema = z.enum(['study', 'in-progress', 'finished'])
@@ -39,6 +40,8 @@ export const handInSchema = z.object({
   focusY: z.coerce.number().min(0).max(1).optional(),
   /** The version before, when the piece is handed in again. */
   earlierId: z.coerce.number().int().positive().optional(),
+  /** What is done to the photograph. */
+  steps: photoStepsField.optional(),
   /** Studies that led to it: their numbers, "3,5". */
   studies: z
     .string()
@@ -82,6 +85,8 @@ const pieceSchema = z.object({
   width: z.int(),
   height: z.int(),
   hasReference: z.boolean(),
+  /** Null where the picture is the file as it was handed in. */
+  photo: pieceSaidSchema.nullable(),
   /** From 1: how often it was handed in by then. */
   version: z.int().positive(),
   /** The version before it. */

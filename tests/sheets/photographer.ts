@@ -146,7 +146,9 @@ export async function developed(
     const lit = Math.max(0, soft[i] * (1 + 3 * shot.noise * noise()) + 0.2 * shot.noise * noise())
     data[i] = seenAs[Math.min(CURVE, lit * CURVE) | 0]
   }
-  return sharp(data, { raw: { width, height, channels: 3 } }).jpeg({ quality: shot.quality }).toBuffer()
+  return sharp(data, { raw: { width, height, channels: 3 } })
+    .jpeg({ quality: shot.quality })
+    .toBuffer()
 }
 
 const CURVE = 1 << 14
@@ -171,10 +173,7 @@ export function lightAt({ width, data }: Raster, [u, v]: readonly [number, numbe
 }
 
 /** A Gaussian in linear light, by two passes; the border repeats. */
-function blurred(
-  light: Float32Array,
-  { width, height, blur }: Pick<Shot, 'width' | 'height' | 'blur'>
-): Float32Array {
+function blurred(light: Float32Array, { width, height, blur }: Pick<Shot, 'width' | 'height' | 'blur'>): Float32Array {
   const reach = Math.ceil(2.5 * blur),
     taps = Float64Array.from({ length: 2 * reach + 1 }, (_, i) => Math.exp(-((i - reach) ** 2) / (2 * blur ** 2)))
   const sum = taps.reduce((p, q) => p + q, 0)

@@ -34,6 +34,7 @@ const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replac
     </template>
     <h2 v-else>{{ row.name }}</h2>
     <p v-if="bench.piece.question" class="asked question">“{{ bench.piece.question }}”</p>
+    <PhotoSaid v-if="bench.piece.photo" :photo="bench.piece.photo" />
     <p v-if="edits.problem" role="alert" class="problem">{{ edits.problem }}</p>
     <p v-if="failed" role="alert" class="problem">Something could not be measured: {{ failed }}</p>
     <div v-if="inHand.correction" v-show="!pencil.tool" class="writing">

@@ -4,9 +4,14 @@ import { PICTURE_LIMITS } from '~~/shared/pieces/submission'
 
 /** Choosing a picture, or dropping one. What is plainly too large is said before it is sent. */
 const props = withDefaults(
-  defineProps<{ label?: string; /** What is chosen is shown elsewhere. */ brief?: boolean }>(),
+  defineProps<{
+    label?: string
+    /** What is chosen is shown elsewhere. */ brief?: boolean
+    /** What it will be seen as: a photograph laid flat. */ instead?: Blob | null
+  }>(),
   {
-    label: 'Picture'
+    label: 'Picture',
+    instead: null
   }
 )
 const file = defineModel<File | null>({ required: true })
@@ -16,8 +21,8 @@ const zone = ref<HTMLElement>(),
   chooser = ref<HTMLInputElement>(),
   camera = ref<HTMLInputElement>(),
   problem = ref('')
-const preview = useObjectUrl(file)
-const shown = computed(() => preview.value && file.value?.type !== 'image/tiff' && !props.brief)
+const preview = useObjectUrl(computed(() => props.instead ?? file.value))
+const shown = computed(() => preview.value && (props.instead || file.value?.type !== 'image/tiff') && !props.brief)
 
 function take(files: FileList | File[] | null) {
   const first = files?.[0]
@@ -32,7 +37,7 @@ function point(event: MouseEvent) {
   const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
   focus.value = { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height }
 }
-watch(file, () => {
+watch([file, () => props.instead], () => {
   focus.value = null
 })
 /** A hand-held screen has a camera, and nothing to drop from. */

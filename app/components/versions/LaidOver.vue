@@ -7,7 +7,7 @@ import type { VersionsLens } from '~/workers/versions-protocol'
 import { LAID_KEY } from '~/composables/useLaidPictures'
 
 /** A new version before it is handed in: found on the older one by itself, shown, and set by hand where it is not. */
-const props = defineProps<{ file: File; earlier: PieceFacts }>()
+const props = defineProps<{ file: Blob; earlier: PieceFacts }>()
 /** Corners that were set by hand; null where it was found. */
 const byHand = defineModel<readonly Point[] | null>({ required: true })
 const laid = useLaidPictures()
@@ -53,7 +53,16 @@ const said = computed(() => {
 
 <template>
   <section class="laid" aria-label="Over the older version">
-    <FourPoints v-if="setting" v-model="corners" class="shown" />
+    <FourPoints
+      v-if="setting"
+      v-model="corners"
+      class="shown"
+      :picture="laid.newSize.value"
+      :drawn="laid.unlaid"
+      label="the new version"
+      of="The older version’s"
+      beyond
+    />
     <VersionsWall v-else-if="laid.laid.value" class="shown" :lens="lens" :old="before" new="the new one">
       <button
         class="word-link"

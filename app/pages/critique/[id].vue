@@ -51,6 +51,7 @@ const works = computed(() => critique.value?.works.split('\n').filter(Boolean) ?
         <RichText :words="critique.verdict" />
       </section>
       <KeyReadings v-if="critique.readings.length" :critique="critique" />
+      <PhotoSaid v-if="submission.photo" :photo="submission.photo" />
       <QuestionBack
         v-if="!previewed || critique.questionBack"
         :submission-id="id"

@@ -8,6 +8,7 @@ import { paperAround } from './paper'
 import { quadsOf } from './quads'
 import { rectangleOf } from './rectangle'
 import { refineCorners } from './refine'
+import { FRAME } from '../steps'
 import { tableLikeness } from './table'
 
 /** Long edge that lines are looked for at, lines near level and near upright, the long edge that sides are laid at. */
@@ -17,13 +18,6 @@ const EDGE = 400,
 
 /** What has to speak for a rectangle, and for its weakest side, to be believed (`npm run photos`). */
 const SURE = { score: 0.7, side: 0.62 } as const
-
-export const FRAME: readonly Point[] = [
-  { x: 0, y: 0 },
-  { x: 1, y: 0 },
-  { x: 1, y: 1 },
-  { x: 0, y: 1 }
-]
 
 export interface FoundSheet {
   /** Clockwise from the top left, fractions of the photograph; the photograph's own where it is not sure. */

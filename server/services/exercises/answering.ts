@@ -32,8 +32,8 @@ export async function checkPrivately(
   const { exercise, own, settings, plan, studies } = await ownAssignment(account, id)
   if (studies >= MOST_STUDIES) throw new AppError('invalid', `There are ${MOST_STUDIES} studies already: hand one in.`)
   const who = `${account.id}`
-  const picture = await takeApart(files.picture, 'The picture', who),
-    reference = files.reference ? await takeApart(files.reference, 'The reference', who) : null
+  const picture = await takeApart(files.picture, { what: 'The picture', who }),
+    reference = files.reference ? await takeApart(files.reference, { what: 'The reference', who }) : null
   const { checks } = await measureStored(
     {
       display: picture.display.bytes,

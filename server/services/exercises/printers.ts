@@ -22,7 +22,7 @@ export const printerPages = async (account: Account, paper: Paper): Promise<File
 export async function learnPrinter(account: Account, file: string): Promise<KnownPrinter> {
   const who = `${account.id}`
   // At the same door as any picture: what is damaged or none is refused in words.
-  await takeApart(file, 'The photograph', who)
+  await takeApart(file, { what: 'The photograph', who })
   const outcome = await readPrinterPhoto({ file }, who)
   if (outcome.kind === 'unread') throw new AppError('not-a-picture', outcome.reason)
   if (outcome.printer !== account.id)

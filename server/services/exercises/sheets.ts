@@ -73,7 +73,7 @@ async function takePhoto(
   progress: Progress
 ): Promise<SheetsTaken | null> {
   const who = `${account.id}`,
-    photo = await takeApart(file, 'The photograph', who)
+    photo = await takeApart(file, { what: 'The photograph', who })
   progress(0.4)
   const printers = await listPrintersAround(db(), account.id),
     outcomes = await readSheetPhoto({ file, corners, printers }, who)

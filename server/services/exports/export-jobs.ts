@@ -10,6 +10,7 @@ import type { Account } from '../../../shared/account'
 import type { Critique } from '../../../shared/critique'
 import { MADE_EXPORTS, type ExportState, type MadeExport } from '../../../shared/pieces/export'
 import type { PieceFacts, Submission } from '../../../shared/pieces/submission'
+import { findSteps } from '../../db/photos'
 import { findPictureBytes } from '../../db/pictures'
 import { db } from '../../db/pool'
 import { dropScratch, scratchFile } from '../../scratch'
@@ -66,7 +67,7 @@ const atEveryPixel =
       )
     }
     await writeFile(original, (await findPictureBytes(db(), submission.id, 'original'))!.bytes)
-    return { kind, original, corrections }
+    return { kind, original, corrections, steps: await findSteps(db(), submission.id) }
   }
 
 /** Each name with what is done to make it. */

@@ -3,6 +3,7 @@ import { readFile, stat } from 'node:fs/promises'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
 import { FOCUS_NAME } from '../../../shared/critique'
+import type { PhotoSteps } from '../../../core/photo/steps'
 import { PICTURE_LIMITS, type HandIn } from '../../../shared/pieces/submission'
 import type { Area } from '../../../core/picture/area'
 import { insertArea } from '../../db/areas'
@@ -34,21 +35,29 @@ function focusAbout(x: number, y: number): Area {
   return { kind: 'rectangle', x: from(x), y: from(y), w: 0.2, h: 0.2 }
 }
 
-export type Sizes = Ingested & { readonly file: string }
+export type Sizes = Ingested & { readonly file: string; readonly steps: PhotoSteps | null }
 
-/** Decodes a file and makes its sizes. @param what named when it is refused. */
-export async function takeApart(file: string, what: string, who: string): Promise<Sizes> {
+/** @property what named when it is refused. @property steps done to it, where it is a photograph of work. */
+interface Taking {
+  readonly what: string
+  readonly who: string
+  readonly steps?: PhotoSteps | null
+}
+
+/** Decodes a file and makes its sizes. */
+export async function takeApart(file: string, { what, who, steps = null }: Taking): Promise<Sizes> {
   if ((await stat(file)).size > PICTURE_LIMITS.bytes)
     throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
-  const outcome = await ingestPicture(file, who).catch((error: Error) => {
+  const outcome = await ingestPicture({ file, steps }, who).catch((error: Error) => {
     if (!(error instanceof TaskTooLong)) console.error('a hand-in could not be taken apart:', error)
     throw new AppError(
       'not-a-picture',
       `${what} cannot be opened, or not within a reasonable time. Save it anew, and try again. ${READS}`
     )
   })
-  if (outcome.kind === 'refused') throw new AppError(outcome.code, `${outcome.message} ${READS}`)
-  return { ...outcome, file }
+  if (outcome.kind === 'refused')
+    throw new AppError(outcome.code, outcome.code === 'invalid' ? outcome.message : `${outcome.message} ${READS}`)
+  return { ...outcome, file, steps }
 }
 
 /** Its blobs, the original read when it is needed: a queue of hand-ins is a queue of files. */
@@ -57,12 +66,16 @@ export async function blobsOf({ file, source, originalSha, display, thumb }: Siz
   return [{ sha256: originalSha, mediaType: `image/${source.format}`, bytes: await readFile(file) }, ...sizes]
 }
 
-export const keepPicture = (connection: Db, { source, originalSha, display, thumb }: Sizes): Promise<number> =>
+export const keepPicture = (
+  connection: Db,
+  { source, originalSha, display, thumb, steps, told }: Sizes
+): Promise<number> =>
   insertPicture(connection, {
     original: originalSha,
     display: display.sha256,
     thumb: thumb.sha256,
-    source
+    source,
+    photo: steps && told && { steps, told }
   })
 
 /** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
@@ -80,8 +93,8 @@ export async function handIn(
     if (assignment.classId !== words.classId) throw new AppError('invalid', 'The exercise was set in another class.')
   }
   const who = `${learner.id}`
-  const picture = await takeApart(files.picture, 'The picture', who)
-  const from = files.reference === null ? null : await takeApart(files.reference, 'The reference', who)
+  const picture = await takeApart(files.picture, { what: 'The picture', who, steps: words.steps })
+  const from = files.reference === null ? null : await takeApart(files.reference, { what: 'The reference', who })
   const blobs = [...(await blobsOf(picture)), ...(from ? await blobsOf(from) : [])]
   // In one order for everybody: two hand-ins of the same picture then wait for each other and never in a ring.
   blobs.sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))

@@ -11,6 +11,7 @@ import {
   type Blob,
   type PictureSize
 } from '../../db/pictures'
+import { findSteps } from '../../db/photos'
 import { db, transaction } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { makeUpright } from '../../work/workers'
@@ -47,10 +48,11 @@ export async function pictureBytes(sha256: string): Promise<Blob> {
 async function makeFullSize(account: Account, submissionId: number): Promise<string> {
   const original = await findPictureBytes(db(), submissionId, 'original')
   if (!original) throw new AppError('not-found', 'The picture is missing.')
+  const steps = await findSteps(db(), submissionId)
   const blob = await withScratch(from =>
     withScratch(async to => {
       await writeFile(from, original.bytes)
-      return { ...(await makeUpright(from, to, `${account.id}`)), bytes: await readFile(to) }
+      return { ...(await makeUpright({ original: from, file: to, steps }, `${account.id}`)), bytes: await readFile(to) }
     })
   )
   await transaction(async connection => {

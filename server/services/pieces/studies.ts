@@ -44,7 +44,7 @@ async function factsOf(account: Account, picture: Sizes): Promise<StudyFacts> {
 export async function keepStudy(account: Account, file: string, minutes: number | null): Promise<KeptStudy> {
   if ((await rows.listLooseStudies(db(), account.id)).length >= MOST)
     throw new AppError('invalid', `There are ${MOST} studies already: hand in what they led to, or take some away.`)
-  const picture = await takeApart(file, 'The study', `${account.id}`),
+  const picture = await takeApart(file, { what: 'The study', who: `${account.id}` }),
     facts = await factsOf(account, picture)
   const blobs = (await blobsOf(picture)).sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
   const id = await transaction(async connection => {

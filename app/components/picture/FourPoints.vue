@@ -4,33 +4,41 @@ import type { Point } from '~~/core/numeric/homography'
 import { hang, PLAIN_VIEW } from '~/wall/frame'
 
 /**
- * Where the old version lies on the new one, as four points that are dragged, or moved by arrow keys; the outline
- * between them moves all four.
+ * Four corners on a picture: dragged, or moved by arrow keys; the outline between them moves all four. @property beyond
+ * whether they may lie outside it.
  */
+const props = defineProps<{
+  /** Of the picture; null until it is there. */
+  picture: { width: number; height: number } | null
+  drawn: () => Promise<ImageBitmap | null>
+  label: string
+  /** What each is the corner of. */
+  of: string
+  beyond?: boolean
+}>()
 const corners = defineModel<readonly Point[]>({ required: true })
-const laid = useLaid()
 const element = ref<HTMLElement>(),
   canvas = ref<HTMLCanvasElement>()
 const { width, height } = useElementSize(element)
-const size = computed(() => laid.newSize.value ?? { width: 1, height: 1 })
+const size = computed(() => props.picture ?? { width: 1, height: 1 })
 /** What was cropped lies beyond the picture: there is room around it. */
-const MARGIN = 70
+const margin = props.beyond ? 70 : 16
 const frame = computed(() =>
   hang(
     {
-      x: MARGIN,
-      y: MARGIN,
-      width: Math.max(1, width.value - 2 * MARGIN),
-      height: Math.max(1, height.value - 2 * MARGIN)
+      x: margin,
+      y: margin,
+      width: Math.max(1, width.value - 2 * margin),
+      height: Math.max(1, height.value - 2 * margin)
     },
     size.value,
     PLAIN_VIEW
   )
 )
 watch(
-  [laid.newSize, canvas],
-  async ([, to]) => {
-    const bitmap = to && laid.newSize.value && (await laid.unlaid())
+  [() => props.picture, canvas],
+  async ([picture, to]) => {
+    const bitmap = to && picture && (await props.drawn())
     if (!bitmap || !to) return
     to.width = bitmap.width
     to.height = bitmap.height
@@ -43,9 +51,8 @@ const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const
 const places = computed(() => corners.value.map(({ x, y }) => frame.value.toWall(x, y)))
 const outline = computed(() => places.value.map(p => p.join(',')).join(' '))
 
-const LEAST = -0.95,
-  MOST = 1.95
-const held = (v: number): number => Math.min(MOST, Math.max(LEAST, v))
+const [least, most] = props.beyond ? [-0.95, 1.95] : [0, 1]
+const held = (v: number): number => Math.min(most, Math.max(least, v))
 /** Which is under the hand; 4 is all of them. */
 const under = ref<number | null>(null)
 let last: Point | null = null
@@ -90,7 +97,7 @@ function nudge(event: KeyboardEvent, which: number) {
       ref="canvas"
       class="picture"
       role="img"
-      aria-label="the new version"
+      :aria-label="label"
       :style="{ width: `${size.width}px`, height: `${size.height}px`, transform: frame.transform }"
     />
     <svg :width="width" :height="height" aria-hidden="true">
@@ -100,9 +107,10 @@ function nudge(event: KeyboardEvent, which: number) {
     <button
       v-for="(place, i) in places"
       :key="i"
+      type="button"
       class="corner"
       :style="{ left: `${place[0]}px`, top: `${place[1]}px` }"
-      :aria-label="`The older version’s corner at the ${NAMES[i]}`"
+      :aria-label="`${of} corner at the ${NAMES[i]}`"
       @pointerdown.stop.prevent="take($event, i)"
       @keydown="nudge($event, i)"
     />

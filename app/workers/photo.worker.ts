@@ -1,0 +1,60 @@
+/** The photo worker: holds a photograph of work, finds the sheet in it, lays it flat and frees it of its light. */
+import { expose, transfer } from 'comlink'
+import { correctPhoto } from '~~/core/photo/correct'
+import type { PhotoSteps } from '~~/core/photo/steps'
+import { findSheet } from '~~/core/photo/find/find'
+import { isSheet } from '~~/core/photo/find/rectangle'
+import { flatMap, flatSize, ratioOf, straighten } from '~~/core/photo/straighten'
+import { fitWithin, reduceTo } from '~~/core/picture/resample'
+import type { Raster } from '~~/core/picture/raster'
+import { decoded } from './decoded'
+import type { PhotoWorker } from './photo-protocol'
+
+/** Long edges that a wall shows, that corners are dragged over, and that is drawn meanwhile. */
+const WALL = 1600,
+  HELD = 1200,
+  WHILE_DRAGGED = 480
+let photo: Raster | null = null,
+  small: Raster | null = null
+
+function held(): { photo: Raster; small: Raster } {
+  if (!photo || !small) throw new Error('The photograph is still being opened.')
+  return { photo, small }
+}
+async function drawn({ width, height, data }: Raster): Promise<ImageBitmap> {
+  const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(data), width, height))
+  return transfer(bitmap, [bitmap])
+}
+
+const worker: PhotoWorker = {
+  async load(file) {
+    photo = await decoded(file)
+    const { width, height } = photo,
+      size = fitWithin(width, height, HELD)
+    small = reduceTo({ ...photo, channels: 4 }, size.width, size.height)
+    return { width, height, found: findSheet(small) }
+  },
+  plain: () => drawn(held().small),
+
+  async preview(corners, ratio) {
+    const { small } = held(),
+      map = flatMap(corners, small)
+    if (!map || !isSheet(corners, small)) return null
+    const own = flatSize(corners, small, ratioOf(corners, small, ratio))
+    return drawn(straighten({ ...small, channels: 4 }, { map, size: fitWithin(own.width, own.height, WHILE_DRAGGED) }))
+  },
+
+  async correct(steps: PhotoSteps) {
+    const { raster, ratio, cast, falloff, doubts } = correctPhoto(held().photo, steps, { edge: WALL }),
+      canvas = new OffscreenCanvas(raster.width, raster.height)
+    canvas
+      .getContext('2d')!
+      .putImageData(new ImageData(new Uint8ClampedArray(raster.data), raster.width, raster.height), 0, 0)
+    return {
+      picture: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.93 }),
+      told: { ratio, cast, falloff, doubts }
+    }
+  }
+}
+
+expose(worker)

@@ -1,0 +1,100 @@
+/** A photograph of a sheet: laid flat from the original's pixels, white taken from its paper, and said wherever it is looked at. */
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import sharp from 'sharp'
+import { through } from '../../core/numeric/homography'
+import { NO_STEPS, type PhotoSteps } from '../../core/photo/steps'
+import { flatMap } from '../../core/photo/straighten'
+import { submissionSchema, type Submission } from '../../shared/pieces/submission'
+import { enrol, newAccount, newClass } from '../people'
+import { photographedPiece, type PhotographedPiece } from '../photos/photographed'
+import { database, Person } from './client'
+
+const mark = Date.now().toString(36),
+  password = 'grey-heron-lamp',
+  email = (key: string): string => `${key}-${mark}@school.example`
+let connection: Awaited<ReturnType<typeof database>>, teacher: Person, lena: Person, classId: number
+let photo: PhotographedPiece, steps: PhotoSteps
+
+beforeAll(async () => {
+  connection = await database()
+  const reed = await newAccount(connection, { email: email('reed'), name: 'Reed', password, house: 'instructor' })
+  classId = await newClass(connection, `Photographs ${mark}`, reed)
+  await enrol(connection, {
+    classId,
+    accountId: await newAccount(connection, { email: email('lena'), name: 'Lena', password })
+  })
+  ;[teacher, lena] = (await Promise.all(['reed', 'lena'].map(key => Person.signedIn(email(key), { password })))) as [
+    Person,
+    Person
+  ]
+  photo = await photographedPiece('lemons')
+  const { width, height } = await sharp(photo.jpeg).metadata(),
+    at = through(flatMap(photo.corners, { width, height })!, { x: 0.5, y: photo.work.margin / 2 })
+  steps = { ...NO_STEPS, corners: photo.corners, known: { x: at.x / width, y: at.y / height, as: 'white' } }
+}, 60_000)
+afterAll(() => connection.end())
+
+const handIn = (words: Record<string, string>) =>
+  lena.handIn(photo.jpeg, { classId: String(classId), title: 'Photographed', ...words })
+async function handedIn(words: Record<string, string>): Promise<Submission> {
+  const answer = await handIn(words)
+  expect(answer.status, await answer.clone().text()).toBe(200)
+  const { id } = (await answer.json()) as { id: number }
+  await lena.measured(id)
+  return submissionSchema.parse(await (await teacher.fetch(`/submissions/${id}`)).json())
+}
+async function sizeOf(
+  id: number,
+  size: 'display' | 'full'
+): Promise<{ width: number; height: number; mean: number[] }> {
+  const bytes = Buffer.from(await (await teacher.fetch(`/submissions/${id}/picture/${size}`)).arrayBuffer()),
+    { width, height } = await sharp(bytes).metadata(),
+    { channels } = await sharp(bytes).stats()
+  return { width, height, mean: channels.slice(0, 3).map(c => c.mean) }
+}
+
+it('is measured and shown as the sheet, and says what was done', async () => {
+  const piece = await handedIn({ steps: JSON.stringify(steps) }),
+    ratio = photo.work.raster.width / photo.work.raster.height
+  expect(piece.photo?.done).toMatch(/^straightened; white taken from the paper, the light was warm; light fall-off of/)
+  const shown = await sizeOf(piece.id, 'display'),
+    full = await sizeOf(piece.id, 'full')
+  for (const { width, height } of [shown, full, piece]) expect(Math.abs(width / height / ratio - 1)).toBeLessThan(0.03)
+  // As many pixels as the sheet has in the photograph, no more.
+  expect([full.width, full.height]).toEqual([piece.width, piece.height])
+  // Warm as photographed; as the sheet is, once white was taken from its paper.
+  const truth = await sharp(photo.work.raster.data, { raw: { ...photo.work.raster, channels: 4 } }).stats()
+  shown.mean.forEach((mean, c) => expect(Math.abs(mean - truth.channels[c]!.mean)).toBeLessThan(9))
+  const [rows] = await connection.query(
+    'SELECT b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?',
+    [piece.id]
+  )
+  const { width, height } = await sharp((rows as { bytes: Buffer }[])[0]!.bytes).metadata()
+  expect([width, height]).toEqual([1400, 1050])
+}, 60_000)
+
+it('is doubted where it has a cast and no white was pointed out, by the readings that rest on colour', async () => {
+  const piece = await handedIn({ steps: JSON.stringify({ ...steps, known: null }) })
+  expect(piece.photo).toMatchObject({ done: 'straightened' })
+  expect(piece.photo!.doubts.join(' ')).toMatch(/Pick something that is white/)
+  const report = piece.measurement.state === 'done' ? piece.measurement.report : null
+  expect(report?.picture.shaken).toContain('cast')
+}, 60_000)
+
+it('is taken as it is without steps; steps that cannot be done are refused in words, and nothing is kept', async () => {
+  const before = await connection.query('SELECT COUNT(*) AS n FROM submissions')
+  const plain = await handedIn({})
+  expect([plain.photo, plain.width, plain.height]).toEqual([null, 1400, 1050])
+  const line = [0.1, 0.2, 0.3, 0.4].map(x => ({ x, y: 0.5 }))
+  for (const [wrong, said] of [
+    [JSON.stringify({ ...steps, corners: line }), /no sheet’s/],
+    [JSON.stringify({ ...steps, corners: photo.corners.slice(1) }), /all four corners/],
+    ['{', /cannot be read/]
+  ] as const) {
+    const answer = await handIn({ steps: wrong })
+    expect(answer.status).toBe(422)
+    expect(await answer.text()).toMatch(said)
+  }
+  const after = await connection.query('SELECT COUNT(*) AS n FROM submissions')
+  expect((after[0] as { n: number }[])[0]!.n).toBe((before[0] as { n: number }[])[0]!.n + 1)
+}, 60_000)
