@@ -58,6 +58,44 @@ const coverOf = (map: Homography, size: Size): number => {
 /** How far the correction is read, in pixels: between, by straight lines. */
 const GRAIN = 16
 
+/** A correction, read now and then and drawn between: a row of it at a time, three numbers every `GRAIN` pixels. */
+class GainRows {
+  private readonly columns: number
+  private readonly row: Float64Array
+  private upper: Float64Array
+  private lower: Float64Array
+  private top = -1
+
+  constructor(
+    private readonly correction: Correction,
+    private readonly size: Size
+  ) {
+    this.columns = Math.ceil(size.width / GRAIN) + 1
+    ;[this.row, this.upper, this.lower] = [0, 1, 2].map(() => new Float64Array(3 * this.columns)) as [
+      Float64Array,
+      Float64Array,
+      Float64Array
+    ]
+  }
+
+  private read(to: Float64Array, y: number): void {
+    for (let i = 0; i < this.columns; i++)
+      this.correction((i * GRAIN) / this.size.width, y / this.size.height).forEach((gain, c) => (to[3 * i + c] = gain))
+  }
+
+  at(y: number): Float64Array {
+    const top = y - (y % GRAIN),
+      f = (y - top) / GRAIN
+    if (top !== this.top) {
+      this.read(this.upper, top)
+      this.read(this.lower, top + GRAIN)
+      this.top = top
+    }
+    for (let i = 0; i < this.row.length; i++) this.row[i] = this.upper[i] + f * (this.lower[i] - this.upper[i])
+    return this.row
+  }
+}
+
 interface Flat {
   readonly map: Homography
   readonly size: Size
@@ -72,23 +110,15 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
     { data, channels } = photo,
     out = createRaster(width, height),
     each = coverOf(map, size),
-    samples = each * each,
-    w = photo.width,
-    h = photo.height,
-    row = w * channels
-  const columns = Math.ceil(width / GRAIN) + 1,
-    gains = new Float64Array(6 * columns)
-  const readGains = (y: number): void => {
-    for (let half = 0; half < 2; half++)
-      for (let i = 0; i < columns; i++) {
-        const gain = correction!((i * GRAIN) / width, (y + half * GRAIN) / height)
-        for (let c = 0; c < 3; c++) gains[6 * i + 3 * half + c] = gain[c]
-      }
-  }
+    by = 1 / (each * each),
+    row = photo.width * channels,
+    [right, bottom] = [photo.width - 1.001, photo.height - 1.001],
+    [h0, h1, h2, h3, h4, h5, h6, h7, h8] = map,
+    linear = LINEAR_OF_BYTE
+  const gains = correction ? new GainRows(correction, size) : null
   for (let y = 0; y < height; y++) {
-    if (correction && y % GRAIN === 0) readGains(y)
+    const line = gains?.at(y)
     if (y % 64 === 0) progress(y / height)
-    const below = (y % GRAIN) / GRAIN
     for (let x = 0; x < width; x++) {
       let r = 0,
         g = 0,
@@ -97,9 +127,9 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
         for (let i = 0; i < each; i++) {
           const u = (x + (i + 0.5) / each) / width,
             v = (y + (j + 0.5) / each) / height,
-            z = map[6] * u + map[7] * v + map[8]
-          const px = Math.min(w - 1.001, Math.max(0, (map[0] * u + map[1] * v + map[2]) / z - 0.5)),
-            py = Math.min(h - 1.001, Math.max(0, (map[3] * u + map[4] * v + map[5]) / z - 0.5)),
+            z = 1 / (h6 * u + h7 * v + h8)
+          const px = Math.min(right, Math.max(0, (h0 * u + h1 * v + h2) * z - 0.5)),
+            py = Math.min(bottom, Math.max(0, (h3 * u + h4 * v + h5) * z - 0.5)),
             ix = px | 0,
             iy = py | 0,
             fx = px - ix,
@@ -112,37 +142,32 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
           const next = at + channels,
             low = at + row,
             last = low + channels
-          r +=
-            w00 * LINEAR_OF_BYTE[data[at]]
-            + w10 * LINEAR_OF_BYTE[data[next]]
-            + w01 * LINEAR_OF_BYTE[data[low]]
-            + w11 * LINEAR_OF_BYTE[data[last]]
+          r += w00 * linear[data[at]] + w10 * linear[data[next]] + w01 * linear[data[low]] + w11 * linear[data[last]]
           g +=
-            w00 * LINEAR_OF_BYTE[data[at + 1]]
-            + w10 * LINEAR_OF_BYTE[data[next + 1]]
-            + w01 * LINEAR_OF_BYTE[data[low + 1]]
-            + w11 * LINEAR_OF_BYTE[data[last + 1]]
+            w00 * linear[data[at + 1]]
+            + w10 * linear[data[next + 1]]
+            + w01 * linear[data[low + 1]]
+            + w11 * linear[data[last + 1]]
           b +=
-            w00 * LINEAR_OF_BYTE[data[at + 2]]
-            + w10 * LINEAR_OF_BYTE[data[next + 2]]
-            + w01 * LINEAR_OF_BYTE[data[low + 2]]
-            + w11 * LINEAR_OF_BYTE[data[last + 2]]
+            w00 * linear[data[at + 2]]
+            + w10 * linear[data[next + 2]]
+            + w01 * linear[data[low + 2]]
+            + w11 * linear[data[last + 2]]
         }
-      const o = 4 * (y * width + x)
-      let [by0, by1, by2] = [1 / samples, 1 / samples, 1 / samples]
-      if (correction) {
-        const k = 6 * ((x / GRAIN) | 0),
-          across = (x % GRAIN) / GRAIN
-        const gain = (c: number): number =>
-          (gains[k + c] * (1 - across) + gains[k + 6 + c] * across) * (1 - below)
-          + (gains[k + 3 + c] * (1 - across) + gains[k + 9 + c] * across) * below
-        by0 *= gain(0)
-        by1 *= gain(1)
-        by2 *= gain(2)
+      r *= by
+      g *= by
+      b *= by
+      if (line) {
+        const k = 3 * ((x / GRAIN) | 0),
+          f = (x % GRAIN) / GRAIN
+        r *= line[k] + f * (line[k + 3] - line[k])
+        g *= line[k + 1] + f * (line[k + 4] - line[k + 1])
+        b *= line[k + 2] + f * (line[k + 5] - line[k + 2])
       }
-      out.data[o] = encodeByte(Math.min(1, r * by0))
-      out.data[o + 1] = encodeByte(Math.min(1, g * by1))
-      out.data[o + 2] = encodeByte(Math.min(1, b * by2))
+      const o = 4 * (y * width + x)
+      out.data[o] = encodeByte(r < 1 ? r : 1)
+      out.data[o + 1] = encodeByte(g < 1 ? g : 1)
+      out.data[o + 2] = encodeByte(b < 1 ? b : 1)
       out.data[o + 3] = 255
     }
   }

@@ -58,6 +58,15 @@ const SOFT: Looking = {
   ],
   polish: { edge: 320, sigma: 6, faint: 0.6, keep: 1, freedom: 8, rounds: 12, every: 2 }
 }
+/** The same by windows half as wide: where soft masses lie close together, or a wall beside them. */
+const NEAR: Looking = {
+  levels: [
+    { edge: SMALL, sigma: 3, faint: 0.5, keep: 6, freedom: 4, rounds: 12, every: 1 },
+    { edge: 160, sigma: 5, faint: 0.6, keep: 3, freedom: 4, rounds: 12, every: 1 },
+    { edge: 320, sigma: 8, faint: 0.6, keep: 2, freedom: 8, rounds: 12, every: 2 }
+  ],
+  polish: SOFT.polish
+}
 /** Guesses that are looked at more closely, and those of them that are followed. */
 const LOOKED_AT = 60,
   FOLLOWED = 14
@@ -197,11 +206,16 @@ function settled(old: Plane, next: Plane, from: Homography): Homography {
 
 const RANK: Readonly<Record<Match, number>> = { another: 0, unsure: 1, sure: 2 }
 
-/** @param old, next L* of both pictures, 0–100. @param progress told 0–1. */
+/** @param old, next luma of both pictures, 0–100 (`picture/luma`). @param progress told 0–1. */
 export function register(old: Plane, next: Plane, progress?: (share: number) => void): Registration {
   const sharp = registerBy(SHARP, old, next)
   progress?.(0.6)
   if (sharp.match === 'sure') return sharp
-  const soft = registerBy(SOFT, old, next)
-  return RANK[soft.match] > RANK[sharp.match] ? soft : sharp
+  let best = sharp
+  for (const looking of [SOFT, NEAR]) {
+    const found = registerBy(looking, old, next)
+    if (RANK[found.match] > RANK[best.match]) best = found
+    if (best.match !== 'another') break
+  }
+  return best
 }

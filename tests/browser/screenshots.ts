@@ -3,6 +3,7 @@
  */
 import { chromium, type Page } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { photographedPiece } from '../photos/photographed'
 import { filledSheet } from '../sheets/filled'
 import { takeReading } from './bench-page'
 
@@ -102,7 +103,22 @@ const SHOTS: readonly Shot[] = [
         .fill('Wren Hale\nPerrin Dale, perrin@harbour\nAda Quill, ada@harbour.example')
     }
   },
-  { file: 'hand-in', who: 'ada', path: '/hand-in', ready: 'form' },
+  {
+    file: 'hand-in',
+    who: 'ada',
+    path: '/hand-in',
+    ready: 'form',
+    then: async page => {
+      const { jpeg } = await photographedPiece('lemons')
+      await page
+        .locator('input[type=file]')
+        .first()
+        .setInputFiles({ name: 'table.jpg', mimeType: 'image/jpeg', buffer: jpeg })
+      await page.getByText('Straightened.').waitFor()
+      await page.getByRole('button', { name: 'set its corners' }).click()
+      await page.waitForTimeout(1000)
+    }
+  },
   {
     file: 'critique',
     who: 'ada',

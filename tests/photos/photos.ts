@@ -1,24 +1,60 @@
 /**
- * `npm run photos [-- COUNT [SEED]]`: work photographed on kitchen tables, its true corners known: how many are found
+ * `npm run photos [-- COUNT [SEED] | speed]`: work photographed on kitchen tables, its true corners known: how many are found
  * within 1 % of the diagonal, how the sheet's proportions come out, and how long it takes.
  */
 import sharp from 'sharp'
 import { findSheet } from '../../core/photo/find/find'
 import { rectangleOf } from '../../core/photo/find/rectangle'
 import { seededRandom } from '../../core/numeric/random'
+import { through } from '../../core/numeric/homography'
+import { correctPhoto } from '../../core/photo/correct'
+import { NO_STEPS } from '../../core/photo/steps'
+import { flatMap, straighten } from '../../core/photo/straighten'
 import type { Raster } from '../../core/picture/raster'
+import { reduceTo } from '../../core/picture/resample'
 import { demoPictures, drawn, openBases } from '../register/bases'
 import { kitchenShot, photographWork } from './kitchen'
+import { photographedPiece } from './photographed'
 import { workOf } from './work'
 
-const COUNT = Number(process.argv[2] ?? 200),
+const COUNT = Number(process.argv[2]) || 200,
   SEED = 10_000 * Number(process.argv[3] ?? 0),
   SIZE = { width: 1600, height: 1200 },
   RIGHT = 0.01
 
-export async function rasterOf(jpeg: Buffer): Promise<Raster> {
+async function rasterOf(jpeg: Buffer): Promise<Raster> {
   const { data, info } = await sharp(jpeg).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
   return { width: info.width, height: info.height, data: new Uint8ClampedArray(data) }
+}
+
+/** Twelve megapixels: found, laid flat with its light evened at the working size and at every pixel, and shown while dragged. */
+async function speeds(): Promise<void> {
+  const { jpeg, corners } = await photographedPiece('lemons'),
+    large = await rasterOf(await sharp(jpeg).resize(4000, 3000, { fit: 'fill' }).jpeg().toBuffer()),
+    size = { width: large.width, height: large.height }
+  const at = through(flatMap(corners, size)!, { x: 0.5, y: 0.02 }),
+    steps = { ...NO_STEPS, corners, known: { x: at.x / size.width, y: at.y / size.height, as: 'white' as const } }
+  const small = reduceTo({ ...large, channels: 4 }, 1200, 900),
+    map = flatMap(corners, small)!
+  const timed = (what: string, run: () => unknown): void => {
+    const taken = [0, 1, 2].map(() => {
+      const start = performance.now()
+      run()
+      return performance.now() - start
+    })
+    console.log(`${what.padEnd(36)} ${Math.round(taken[0]!)} ms at first, ${Math.round(Math.min(...taken))} ms then`)
+  }
+  timed('12 megapixels: found', () => findSheet(large))
+  timed('laid flat and evened, 1024 pixels', () => correctPhoto(large, steps, { edge: 1024 }))
+  timed('laid flat and evened, every pixel', () => correctPhoto(large, steps, { edge: null }))
+  timed('shown while a corner is dragged', () =>
+    straighten({ ...small, channels: 4 }, { map, size: { width: 480, height: 360 } })
+  )
+}
+
+if (process.argv[2] === 'speed') {
+  await speeds()
+  process.exit()
 }
 
 const bases = [...(await demoPictures()), ...drawn(3), ...(await openBases(20))]

@@ -12,10 +12,7 @@ watch(
   async ([to]) => {
     const bitmap = to && (await props.photo.plain())
     if (!bitmap || !to) return
-    to.width = bitmap.width
-    to.height = bitmap.height
-    to.getContext('2d')!.drawImage(bitmap, 0, 0)
-    bitmap.close()
+    paintOn(to, bitmap)
   },
   { immediate: true }
 )

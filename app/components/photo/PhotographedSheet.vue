@@ -39,10 +39,7 @@ const small = ref<HTMLCanvasElement>()
 const show = latest(async (corners: readonly Point[]) => {
   const bitmap = await photo.preview(corners)
   if (!bitmap || !small.value) return
-  small.value.width = bitmap.width
-  small.value.height = bitmap.height
-  small.value.getContext('2d')!.drawImage(bitmap, 0, 0)
-  bitmap.close()
+  paintOn(small.value, bitmap)
 })
 watch([set, hand, small], () => hand.value === 'corners' && small.value && void show(set.value))
 async function lay() {
@@ -79,7 +76,7 @@ const line = computed(() => {
     </div>
     <KnownPlace v-else-if="hand === 'known'" class="shown" :photo="photo" @pick="pick" />
     <p v-if="line && !hand" role="status">{{ line }}</p>
-    <p v-for="doubt in told?.doubts ?? []" :key="doubt.kind" class="quiet small">{{ doubt.sentence }}</p>
+    <p v-for="doubt in hand ? [] : (told?.doubts ?? [])" :key="doubt.kind" class="quiet small">{{ doubt.sentence }}</p>
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
     <p v-if="hand === 'known'" class="small pointed">
       Point at what is
@@ -171,7 +168,10 @@ const line = computed(() => {
     grid-template-columns: 1fr;
   }
   .shown {
-    height: 60vh;
+    height: 46vh;
+  }
+  .flat {
+    max-height: 130px;
   }
 }
 </style>

@@ -40,10 +40,7 @@ watch(
   async ([picture, to]) => {
     const bitmap = to && picture && (await props.drawn())
     if (!bitmap || !to) return
-    to.width = bitmap.width
-    to.height = bitmap.height
-    to.getContext('2d')!.drawImage(bitmap, 0, 0)
-    bitmap.close()
+    paintOn(to, bitmap)
   },
   { immediate: true }
 )

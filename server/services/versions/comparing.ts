@@ -25,7 +25,7 @@ import { ownPiece, pieceTo, visiblePiece } from '../access'
 import { knownOf } from '../pieces/knowing'
 
 /** Raised when the comparing itself is another: what is kept is then measured anew. */
-const COMPARE_VERSION = 3
+const COMPARE_VERSION = 4
 
 export interface Versions {
   readonly old: Version

@@ -39,10 +39,7 @@ watch(
       const bitmap = await ask(w => w.lens(choice.request, 150))
       const canvas = canvases[i]
       if (!bitmap || !canvas) return
-      canvas.width = bitmap.width
-      canvas.height = bitmap.height
-      canvas.getContext('2d')!.drawImage(bitmap, 0, 0)
-      bitmap.close()
+      paintOn(canvas, bitmap)
     }
   },
   { immediate: true }
