@@ -108,6 +108,20 @@ describe('a sheet laid flat', () => {
     expect(sum / wanted.data.length).toBeLessThan(1)
   })
 
+  it('has no more pixels than the photograph, whatever proportions are typed', () => {
+    const photo = createRaster(400, 300),
+      { own } = correctPhoto(photo, { ...NO_STEPS, ratio: 12 }, { edge: 50 })
+    expect(own.width / own.height).toBeCloseTo(12, 0)
+    expect(own.width * own.height).toBeLessThanOrEqual(400 * 300 * 1.05)
+  })
+
+  it('keeps what belongs to nobody', () => {
+    const photo = createRaster(40, 30)
+    for (let p = 0; p < 1200; p++) photo.data.set([200, 200, 200, p % 40 < 20 ? 0 : 255], 4 * p)
+    const { data, width } = correctPhoto(photo, NO_STEPS, { edge: null }).raster
+    expect([data[4 * (5 * width + 4) + 3], data[4 * (5 * width + 34) + 3]]).toEqual([0, 255])
+  })
+
   it('corners that are no sheet’s are refused in words', () => {
     const photo = createRaster(40, 30),
       twice = [FRAME[0]!, FRAME[0]!, FRAME[2]!, FRAME[3]!]

@@ -21,13 +21,17 @@ export function ratioOf(corners: readonly Point[] | null, photo: Size, ratio: nu
   return rectangleOf(pixels, photo)?.ratio ?? photo.width / photo.height
 }
 
-/** As large as the sheet is in the photograph: its longer sides, so that no pixel of it is lost. */
+/**
+ * As large as the sheet is in the photograph: its longer sides, so that no pixel of it is lost; never more pixels than
+ * the photograph has, whatever proportions were typed.
+ */
 export function flatSize(corners: readonly Point[], photo: Size, ratio: number): Size {
   const [a, b, c, d] = corners.map(({ x, y }) => ({ x: x * photo.width, y: y * photo.height })),
     length = (p: Point, q: Point): number => Math.hypot(p.x - q.x, p.y - q.y)
   const across = Math.max(length(a, b), length(d, c)),
     down = Math.max(length(a, d), length(b, c)),
-    width = Math.max(across, down * ratio)
+    most = Math.sqrt(photo.width * photo.height * ratio),
+    width = Math.min(most, Math.max(across, down * ratio))
   return { width: Math.max(1, Math.round(width)), height: Math.max(1, Math.round(width / ratio)) }
 }
 
@@ -122,7 +126,8 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
     for (let x = 0; x < width; x++) {
       let r = 0,
         g = 0,
-        b = 0
+        b = 0,
+        alpha = 255
       for (let j = 0; j < each; j++)
         for (let i = 0; i < each; i++) {
           const u = (x + (i + 0.5) / each) / width,
@@ -139,6 +144,8 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
             w10 = fx - w11,
             w01 = fy - w11,
             w00 = 1 - fx - w01
+          // What belongs to nobody stays so: of the place itself, since half of a cut edge is no edge.
+          if (channels === 4) alpha = data[at + 3]
           const next = at + channels,
             low = at + row,
             last = low + channels
@@ -168,7 +175,7 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
       out.data[o] = encodeByte(r < 1 ? r : 1)
       out.data[o + 1] = encodeByte(g < 1 ? g : 1)
       out.data[o + 2] = encodeByte(b < 1 ? b : 1)
-      out.data[o + 3] = 255
+      out.data[o + 3] = alpha
     }
   }
   progress(1)

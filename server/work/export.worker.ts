@@ -64,17 +64,26 @@ export interface UprightRequest {
   readonly steps: PhotoSteps | null
 }
 
-async function straightened(bytes: Uint8Array, steps: PhotoSteps): Promise<Sharp> {
-  const { width, height, data } = await decodeWork(bytes, steps)
-  return sharp(data, { raw: { width, height, channels: 4 } }).removeAlpha()
+interface Opened {
+  readonly picture: Sharp
+  readonly width: number
+  readonly height: number
+  readonly hasAlpha: boolean
+}
+async function opened(bytes: Uint8Array, steps: PhotoSteps | null): Promise<Opened> {
+  const { width, height, hasAlpha } = await openPicture(bytes).metadata()
+  if (steps) {
+    const { data, ...size } = await decodeWork(bytes, steps),
+      picture = sharp(data, { raw: { ...size, channels: 4 } })
+    return { picture: hasAlpha ? picture : picture.removeAlpha(), ...size, hasAlpha }
+  }
+  return { picture: openPicture(bytes).rotate().toColourspace('srgb'), width, height, hasAlpha }
 }
 
-/** Every pixel of an upload, upright, in sRGB and without metadata: for looking closely. */
+/** Every pixel of an upload, or of the sheet in it, upright, in sRGB and without metadata: for looking closely. */
 export async function upright({ original, file, steps }: UprightRequest): Promise<Upright> {
-  const bytes = await readFile(original),
-    { width, height, hasAlpha } = await openPicture(bytes).metadata()
+  const { picture, width, height, hasAlpha } = await opened(await readFile(original), steps)
   const format = Math.max(width, height) <= WEBP_SIDE ? 'webp' : hasAlpha ? 'png' : 'jpeg'
-  const picture = steps ? await straightened(bytes, steps) : openPicture(bytes).rotate().toColourspace('srgb')
   const encoders = {
     webp: () => picture.webp({ quality: 92, effort: 2 }),
     jpeg: () => picture.jpeg({ quality: 92, chromaSubsampling: '4:4:4' }),
