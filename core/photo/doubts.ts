@@ -4,22 +4,12 @@ import { LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
 import { listComponents } from '../picture/components'
 import { lumaPlane } from '../picture/luma'
 import type { Raster } from '../picture/raster'
-import type { PhotoDoubt, PhotoDoubtKind } from './steps'
+import type { PhotoDoubt } from './steps'
 
 /** Of the sheet, what may be clipped; of it in one patch, what shines; pixels of long edge; OKLab chroma; pixels of 1000. */
 const LIMIT = { clipped: 0.02, glare: 0.002, pixels: 800, cast: 0.045, rise: 4.2 } as const
 const LIGHT = 253,
   DARK = 2
-
-/** Of each doubt, the stations whose readings it shakes. */
-export const SHAKES: Readonly<Record<PhotoDoubtKind, readonly string[]>> = {
-  'clipped-lights': ['values', 'focus', 'light'],
-  'clipped-darks': ['values', 'light'],
-  cast: ['temperature', 'harmony'],
-  glare: ['values', 'focus'],
-  blur: ['edges', 'focus'],
-  small: ['edges', 'focus']
-}
 
 /**
  * @param sheet straightened and otherwise as photographed, about 1000 pixels. @param own long edge of the sheet in the

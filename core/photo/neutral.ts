@@ -11,7 +11,7 @@ import type { Raster } from '../picture/raster'
 import type { KnownAs } from './steps'
 
 /** Linear light that each sends back: paper about nine tenths of it, a grey card eighteen hundredths. */
-export const KNOWN: Readonly<Record<KnownAs, number>> = { white: 0.9, grey: 0.18 }
+const KNOWN: Readonly<Record<KnownAs, number>> = { white: 0.9, grey: 0.18 }
 
 /** Radius that a picked place is read over, of the diagonal. */
 const PICKED = 0.006
