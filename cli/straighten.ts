@@ -1,6 +1,6 @@
 /**
  * `npm run --silent straighten -- PHOTO`: one JSON line: where the sheet lies in the photograph, how sure that is, its
- * proportions, the lamp's colour, how the light falls off, what is to be doubted; with `--out` the sheet itself, as PNG.
+ * proportions, the lamp's colour, how the light falls off, what is to be doubted; with `--out` the sheet, as PNG.
  */
 import { readFile } from 'node:fs/promises'
 import sharp from 'sharp'

@@ -16,6 +16,9 @@ export function seededRandom(seed: number): Random {
   }
 }
 
+/** Evenly between two numbers. */
+export const between = (random: Random, low: number, high: number): number => low + (high - low) * random()
+
 /** Standard normal deviate by Box–Muller. */
 export function gaussian(random: Random): number {
   const u = 1 - random()

@@ -40,7 +40,7 @@ interface Known {
   readonly correction: Correction
 }
 
-/** @param flat the sheet, small, as photographed. @throws RangeError where the place says nothing: burnt out, or black. */
+/** @param flat the sheet, small, as photographed. @throws RangeError where the place is burnt out, or black. */
 function lightOf(
   photo: Raster,
   { known, even }: PhotoSteps,

@@ -36,7 +36,10 @@ export function lightAbout({ width, height, data }: Raster, at: Point): Rgb | nu
   return light.every(v => v > 0.002) ? light : null
 }
 
-/** Light over a sheet: of what is known, at a place of it. @property falloff of the most light, what the least is short: 0–1. */
+/**
+ * Light over a sheet: of what is known, at a place of it. @property falloff of the most light, what the least is short:
+ * 0–1.
+ */
 export interface LightField {
   readonly at: (u: number, v: number) => Rgb
   readonly falloff: number
@@ -58,8 +61,8 @@ const LEAST_SHARE = 0.004,
 const logs = (rgb: Rgb): number[] => rgb.map(v => Math.log(Math.max(1e-4, v)))
 
 /**
- * The paper that hangs together with a picked place, and a surface through its light. @param flat the straightened sheet,
- * small. @param picked fractions of it. @returns null where the place is clipped.
+ * The paper that hangs together with a picked place, and a surface through its light. @param flat the straightened
+ * sheet, small. @param picked fractions of it. @returns null where the place is clipped.
  */
 export function lightField(flat: Raster, picked: Point): LightField | null {
   const white = lightAbout(flat, picked)

@@ -24,9 +24,8 @@ export function stepsInWords(steps: PhotoSteps, { cast, falloff }: Pick<Correcte
   if (steps.corners) said.push('straightened')
   if (steps.known) {
     const lamp = cast && castName(cast)
-    said.push(
-      `white taken from ${steps.known.as === 'white' ? 'the paper' : 'the grey card'}${lamp ? `, the light was ${lamp}` : ''}`
-    )
+    const from = steps.known.as === 'white' ? 'the paper' : 'the grey card'
+    said.push(`white taken from ${from}${lamp ? `, the light was ${lamp}` : ''}`)
   }
   if (steps.known && steps.even && falloff !== null && falloff > SEEN_FALLOFF)
     said.push(`light fall-off of ${Math.round(100 * falloff)} % taken out`)

@@ -1,6 +1,6 @@
 /**
- * Luma: the encoded values weighed as compression does (ITU-R BT.601; JFIF). A JPEG keeps luma at full size and colour at
- * half of it, so that value (L*) smears where saturated colours meet; luma does not.
+ * Luma: the encoded values weighed as compression does (ITU-R BT.601; JFIF). A JPEG keeps luma at full size and colour
+ * at half of it, so that value (L*) smears where saturated colours meet; luma does not.
  */
 import { createPlane, type Plane } from './plane'
 import type { Raster } from './raster'

@@ -18,7 +18,7 @@ const EDGE = 320,
 /** What is common is looked for so often, and the map moved so often between. */
 const ROUNDS = 8,
   MOVES = 3
-/** Neighbouring pixels say nearly the same: so many count as one. Fewer than elsewhere, since nothing foreign is in them. */
+/** Neighbours say nearly the same: so many count as one. Fewer than elsewhere, since nothing foreign is in them. */
 const ALIKE = 30
 /** In a window, this correlation and less is another thing; where there is anything to see. */
 const FOREIGN = { sigma: 6, correlation: 0.4, energy: 0.1 } as const

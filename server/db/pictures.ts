@@ -41,8 +41,8 @@ export interface NewPicture {
 export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
   const { format, width, height, bitsPerPixel, photograph } = p.source
   const [result] = await db.execute<Changed>(
-    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph, steps, told,
-       bare)
+    `INSERT INTO pictures (original_sha, display_sha, thumb_sha, format, width, height, bits_per_pixel, photograph,
+       steps, told, bare)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, TRUE)`,
     [
       p.original,

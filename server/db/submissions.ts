@@ -9,7 +9,8 @@ import type { Changed, Db, Row } from './pool'
 export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived,
   c.budget_minutes, s.learner_id, a.name AS learner_name,
   s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
-  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height, p.format, p.steps, p.told,
+  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height,
+  p.format, p.steps, p.told,
     s.reference_id,
   IF(s.first_id IS NULL, 1, 2 + (SELECT COUNT(*) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id))
     AS version,

@@ -1,4 +1,4 @@
-/** A photograph of a sheet: laid flat from the original's pixels, white taken from its paper, and said wherever it is looked at. */
+/** A photograph of a sheet: laid flat from the original's pixels, white taken from its paper, and said where it is seen. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import sharp from 'sharp'
 import { through } from '../../core/numeric/homography'
@@ -66,7 +66,8 @@ it('is measured and shown as the sheet, and says what was done', async () => {
   const truth = await sharp(photo.work.raster.data, { raw: { ...photo.work.raster, channels: 4 } }).stats()
   shown.mean.forEach((mean, c) => expect(Math.abs(mean - truth.channels[c]!.mean)).toBeLessThan(9))
   const [rows] = await connection.query(
-    'SELECT b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?',
+    `SELECT b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id
+     JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?`,
     [piece.id]
   )
   const { width, height } = await sharp((rows as { bytes: Buffer }[])[0]!.bytes).metadata()

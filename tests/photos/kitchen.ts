@@ -1,10 +1,10 @@
 /**
- * Work photographed where it was made: on a table of some colour and grain, tilted, in light that falls off, a hand or a
- * shadow at its border, one edge hardly to be told from the table.
+ * Work photographed where it was made: on a table of some colour and grain, tilted, in light that falls off, a hand or
+ * a shadow at its border, one edge hardly to be told from the table.
  */
 import { linearOfHex, type Rgb } from '../../core/colour/srgb'
 import { homographyOf, through, type Point } from '../../core/numeric/homography'
-import { seededRandom, type Random } from '../../core/numeric/random'
+import { between, seededRandom, type Random } from '../../core/numeric/random'
 import { developed, lightAt, type Shot } from '../sheets/photographer'
 import { tableOf, TABLES, type TableKind } from './tables'
 import type { Work } from './work'
@@ -21,8 +21,6 @@ export interface KitchenShot extends Shot {
   readonly lost: number
   readonly seed: number
 }
-
-const between = (random: Random, low: number, high: number): number => low + (high - low) * random()
 
 export function kitchenShot(random: Random, size: { readonly width: number; readonly height: number }): KitchenShot {
   const tilt = between(random, -35, 35),

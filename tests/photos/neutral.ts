@@ -1,6 +1,6 @@
 /**
- * `npm run neutral [-- COUNT]`: sheets with paper around them under five lights, straightened by their true corners: how
- * far colours are from the truth as photographed, and with the paper's white picked.
+ * `npm run neutral [-- COUNT]`: sheets with paper around them under five lights, straightened by their true corners:
+ * how far colours are from the truth as photographed, and with the paper's white picked.
  */
 import sharp from 'sharp'
 import { differenceOf } from '../../core/colour/difference'
@@ -69,11 +69,15 @@ for (let n = 0; n < COUNT; n++) {
   found.set(name, one)
 }
 const mean = (of: number[]): string => (of.reduce((p, q) => p + q, 0) / of.length).toFixed(1)
-for (const [name, { before, after }] of found)
+const said = (name: string, before: number[], after: number[]): void =>
   console.log(
-    `${name.padEnd(11)} as photographed ${mean(before)}, with the paper's white ${mean(after)} (middle ${medianOf(after).toFixed(1)})`
+    `${name.padEnd(11)} as photographed ${mean(before)},`,
+    `with the paper's white ${mean(after)} (middle ${medianOf(after).toFixed(1)})`
   )
+for (const [name, { before, after }] of found) said(name, before, after)
 const all = [...found.values()]
-console.log(
-  `mean ΔE00   as photographed ${mean(all.flatMap(f => f.before))}, with the paper's white ${mean(all.flatMap(f => f.after))}`
+said(
+  'mean ΔE00',
+  all.flatMap(f => f.before),
+  all.flatMap(f => f.after)
 )

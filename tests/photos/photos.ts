@@ -1,6 +1,6 @@
 /**
- * `npm run photos [-- COUNT [SEED] | speed]`: work photographed on kitchen tables, its true corners known: how many are found
- * within 1 % of the diagonal, how the sheet's proportions come out, and how long it takes.
+ * `npm run photos [-- COUNT [SEED] | speed]`: work photographed on kitchen tables, its true corners known: how many are
+ * found within 1 % of the diagonal, how the sheet's proportions come out, and how long it takes.
  */
 import sharp from 'sharp'
 import { findSheet } from '../../core/photo/find/find'
@@ -27,7 +27,7 @@ async function rasterOf(jpeg: Buffer): Promise<Raster> {
   return { width: info.width, height: info.height, data: new Uint8ClampedArray(data) }
 }
 
-/** Twelve megapixels: found, laid flat with its light evened at the working size and at every pixel, and shown while dragged. */
+/** Twelve megapixels: found; laid flat, its light evened, at the working size and at every pixel; shown while dragged. */
 async function speeds(): Promise<void> {
   const { jpeg, corners } = await photographedPiece('lemons'),
     large = await rasterOf(await sharp(jpeg).resize(4000, 3000, { fit: 'fill' }).jpeg().toBuffer()),
@@ -94,7 +94,8 @@ for (let n = 0; n < COUNT; n++) {
   }
   if (process.env.WRONG && !right)
     console.log(
-      `${n} ${base.name} ${kinds.join(' ')} ${found.sure ? `off ${(100 * off).toFixed(1)} %` : 'unsure'} ${found.score.toFixed(2)} ${found.weakest.toFixed(2)}`
+      `${n} ${base.name} ${kinds.join(' ')} ${found.sure ? `off ${(100 * off).toFixed(1)} %` : 'unsure'}`,
+      `${found.score.toFixed(2)} ${found.weakest.toFixed(2)}`
     )
 }
 for (const [kind, { right, wrong, unsure }] of [...tally].sort())
@@ -108,6 +109,7 @@ console.log(
   `corners within 1 %    ${sum('right')} of ${COUNT}; sure and wrong ${sum('wrong')}, not sure ${sum('unsure')}`
 )
 console.log(
-  `proportions off by    ${(100 * middle(ratios, 0.5)).toFixed(1)} % in the middle, ${(100 * middle(ratios, 0.9)).toFixed(1)} % at nine of ten`
+  `proportions off by    ${(100 * middle(ratios, 0.5)).toFixed(1)} % in the middle,`,
+  `${(100 * middle(ratios, 0.9)).toFixed(1)} % at nine of ten`
 )
 console.log(`one photograph        ${Math.round(middle(times, 0.5))} ms in the middle`)

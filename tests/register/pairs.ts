@@ -5,7 +5,7 @@
 import sharp, { type Sharp } from 'sharp'
 import { convertLinearToByte, LINEAR_OF_BYTE } from '../../core/colour/srgb'
 import { homographyOf, inverse, through, type Homography, type Point } from '../../core/numeric/homography'
-import { gaussian, type Random } from '../../core/numeric/random'
+import { between, gaussian, type Random } from '../../core/numeric/random'
 import { createRaster, type Raster } from '../../core/picture/raster'
 
 export interface Pair {
@@ -23,8 +23,6 @@ export interface Change {
   readonly repaint: number
 }
 export const ALL: Change = { geometry: 1, light: 1, repaint: 1 }
-
-const between = (random: Random, low: number, high: number): number => low + (high - low) * random()
 
 const corners = ({ width, height }: { width: number; height: number }): Point[] => [
   { x: 0, y: 0 },

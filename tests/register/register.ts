@@ -1,6 +1,6 @@
 /**
- * `npm run register [-- PAIRS [pairs|strangers|all [SEED]]]`: registering on pairs whose truth is known (two hundred by default),
- * and on as many pairs of pictures that do not belong together; by kind of picture, with the time it takes.
+ * `npm run register [-- PAIRS [pairs|strangers|all [SEED]]]`: registering on pairs whose truth is known (two hundred by
+ * default), and on as many pairs of pictures that do not belong together; by kind of picture, with the time it takes.
  */
 import { seededRandom } from '../../core/numeric/random'
 import { lumaPlane } from '../../core/picture/luma'

@@ -1,7 +1,7 @@
 /** Photographs a sheet that lies on a table: tilt, fall-off, cast, blur, a camera's curve, noise, JPEG. */
 import sharp from 'sharp'
 import { convertLinearToSrgb, LINEAR_OF_BYTE } from '../../core/colour/srgb'
-import { gaussian, type Random } from '../../core/numeric/random'
+import { between, gaussian, type Random } from '../../core/numeric/random'
 import type { Raster } from '../../core/picture/raster'
 import { homographyOf, type Point } from '../../core/numeric/homography'
 
@@ -27,8 +27,6 @@ export interface Shot {
   readonly shadow?: boolean
   readonly glare?: boolean
 }
-
-const between = (random: Random, low: number, high: number): number => low + (high - low) * random()
 
 /** One of the shots that a kitchen table gives. */
 export function someShot(random: Random, size: { readonly width: number; readonly height: number }): Shot {

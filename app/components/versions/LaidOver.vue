@@ -53,16 +53,7 @@ const said = computed(() => {
 
 <template>
   <section class="laid" aria-label="Over the older version">
-    <FourPoints
-      v-if="setting"
-      v-model="corners"
-      class="shown"
-      :picture="laid.newSize.value"
-      :drawn="laid.unlaid"
-      label="the new version"
-      of="The older version’s"
-      beyond
-    />
+    <OlderCorners v-if="setting" v-model="corners" class="shown" />
     <VersionsWall v-else-if="laid.laid.value" class="shown" :lens="lens" :old="before" new="the new one">
       <button
         class="word-link"

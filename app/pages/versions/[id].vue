@@ -70,16 +70,7 @@ const alone = computed(() => used.versions.value !== null && !older.value)
       @set="toggle"
       @over="navigateTo(`/versions/${id}?over=${$event}`)"
     />
-    <FourPoints
-      v-if="hand"
-      v-model="hand"
-      class="middle"
-      :picture="laid.newSize.value"
-      :drawn="laid.unlaid"
-      label="the new version"
-      of="The older version’s"
-      beyond
-    />
+    <OlderCorners v-if="hand" v-model="hand" class="middle" />
     <div v-else-if="compared && !found" class="middle lost">
       <p>
         The new picture is not found on the old one. If it is the same piece, set the four points where the old

@@ -1,4 +1,4 @@
-/** Straight lines in a photograph: votes of edges for the lines they might lie on (P. Hough; R. Duda & P. Hart 1972). */
+/** Straight lines in a photograph: edges vote for the lines they might lie on (P. Hough; R. Duda & P. Hart 1972). */
 import type { EdgeMap } from './edges'
 
 /** x cos + y sin = offset, from the middle of the photograph, pixels. @property angle of its normal, radians, 0–π. */

@@ -1,6 +1,6 @@
 /**
- * Paper around a picture: the picture's own frame is the strongest rectangle there is, and the sheet's edge, a white on a
- * light table, a weak one. What is looked for is a rectangle about it with nothing in between.
+ * Paper around a picture: the picture's own frame is the strongest rectangle there is, and the sheet's edge, a white on
+ * a light table, a weak one. What is looked for is a rectangle about it with nothing in between.
  */
 import type { Point } from '../../numeric/homography'
 import type { EdgeMap } from './edges'
@@ -19,7 +19,10 @@ const PLAIN = 0.17
 /** And how like the table it may be. */
 const TABLE = 0.4
 const PLACES = 14
-/** Sides that both share, strips that are hardly more than an edge, of the diagonal; and an edge that is there nearly all along. */
+/**
+ * Sides that both share, strips that are hardly more than an edge, of the diagonal; and an edge that is there nearly all
+ * along.
+ */
 const SHARED = 0.004,
   NARROW = 0.016,
   GOOD = 0.8
