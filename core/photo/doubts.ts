@@ -6,7 +6,7 @@ import { lumaPlane } from '../picture/luma'
 import type { Raster } from '../picture/raster'
 import type { PhotoDoubt } from './steps'
 
-/** Of the sheet, what may be clipped, and what shines in one patch; pixels of long edge; OKLab chroma; pixels of 1000. */
+/** Of the sheet, what may be clipped, and shine in one patch; pixels of long edge; OKLab chroma; pixels of 1000. */
 const LIMIT = { clipped: 0.02, glare: 0.002, pixels: 800, cast: 0.045, rise: 4.2 } as const
 const LIGHT = 253,
   DARK = 2

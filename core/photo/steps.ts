@@ -1,4 +1,4 @@
-/** What is done to a photograph of work, and what may be doubted in one: the page says it too, without what measures. */
+/** What is done to a photograph of work, and what may be doubted in one: for the page too, without what measures. */
 import type { Point } from '../numeric/homography'
 
 /** The photograph's own corners, clockwise from the top left, fractions. */

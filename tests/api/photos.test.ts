@@ -1,4 +1,4 @@
-/** A photograph of a sheet: laid flat from the original's pixels, white taken from its paper, and said where it is seen. */
+/** A photograph of a sheet: laid flat from the original's pixels, white taken from its paper, said where it is seen. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import sharp from 'sharp'
 import { through } from '../../core/numeric/homography'

@@ -27,7 +27,7 @@ async function rasterOf(jpeg: Buffer): Promise<Raster> {
   return { width: info.width, height: info.height, data: new Uint8ClampedArray(data) }
 }
 
-/** Twelve megapixels: found; laid flat, its light evened, at the working size and at every pixel; shown while dragged. */
+/** Twelve megapixels: found; laid flat, its light evened, at the working size and every pixel; shown while dragged. */
 async function speeds(): Promise<void> {
   const { jpeg, corners } = await photographedPiece('lemons'),
     large = await rasterOf(await sharp(jpeg).resize(4000, 3000, { fit: 'fill' }).jpeg().toBuffer()),

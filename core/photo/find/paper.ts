@@ -20,8 +20,8 @@ const PLAIN = 0.17
 const TABLE = 0.4
 const PLACES = 14
 /**
- * Sides that both share, strips that are hardly more than an edge, of the diagonal; and an edge that is there nearly all
- * along.
+ * Sides that both share, strips that are hardly more than an edge, of the diagonal; and an edge that is there nearly
+ * all along.
  */
 const SHARED = 0.004,
   NARROW = 0.016,
