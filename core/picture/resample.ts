@@ -74,12 +74,18 @@ export function reduceTo(source: SourcePixels, width: number, height: number): R
   // Columns first: whole source rows are added up in memory's order; only their sum is averaged across.
   const sums = new Float32Array(source.width * 4)
   for (let y = 0; y < height; y++) {
-    sums.fill(0)
+    startRow(sums, channels)
     for (let k = 0; k < down.count[y]; k++)
       addRow(source, { row: down.first[y] + k, weight: down.weight[y * down.stride + k], sums })
     writeRow(sums, { target: across, out, offset: y * width * 4 })
   }
   return { width, height, data: out }
+}
+
+/** What has no alpha is wholly there, whatever its rows weigh. */
+function startRow(sums: Float32Array, channels: 3 | 4): void {
+  sums.fill(0)
+  if (channels === 3) for (let t = 3; t < sums.length; t += 4) sums[t] = 1
 }
 
 /** Adds one source row, weighted, into the running sums of light × alpha and alpha (0–1). */
@@ -94,7 +100,6 @@ function addRow(
       sums[t] += weight * LINEAR_OF_BYTE[data[s]]
       sums[t + 1] += weight * LINEAR_OF_BYTE[data[s + 1]]
       sums[t + 2] += weight * LINEAR_OF_BYTE[data[s + 2]]
-      sums[t + 3] += weight
     }
     return
   }

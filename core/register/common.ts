@@ -9,7 +9,8 @@ import { reducePlane, type Plane } from '../picture/plane'
 import { fitWithin } from '../picture/resample'
 import { capped, halfOf, slopesOf, type Look } from './look'
 import { grownBy, type Size } from './place'
-import { accumulate, moved, stepOf } from './refine'
+import { moved, stepOf } from './refine'
+import { accumulate } from './sums'
 
 /** Long edge, window and faintest spread (see `Sight`). */
 const EDGE = 320,

@@ -6,18 +6,12 @@
 import { times, type Homography } from '../numeric/homography'
 import { solve } from '../numeric/solve'
 import { patchesOf } from './agreement'
-import { halfOf, type Look } from './look'
-
-/** Motions about a place: two shifts, turn, scale; then stretch, shear and two of perspective. */
-export type Freedom = 4 | 8
-
-/** The old picture and the new one, looked at by the same size. */
-export type Looks = readonly [old: Look, next: Look]
+import { accumulate, type Freedom, type Looks, type Sums } from './sums'
 
 interface Wanted {
   readonly freedom: Freedom
   readonly rounds: number
-  /** Of so many pixels along a side one is looked at: neighbours say nearly the same. */
+  /** See `sums`. */
   readonly every: number
 }
 
@@ -30,8 +24,6 @@ export interface Refined {
   readonly alike: number
 }
 
-/** Residual that counts half, in spreads of the local value. */
-const DOUBTFUL = 0.8
 /** Moves of every corner under this, in half long edges, end it. */
 const STILL = 2e-5
 const LEAP = 0.15
@@ -110,92 +102,4 @@ export function refine([old, next]: Looks, start: Homography, { freedom, rounds,
     if (far < STILL) break
   }
   return { map, normal, spread, alike }
-}
-
-export interface Sums {
-  readonly a: number[][]
-  /** Already with its sign turned: the step is a⁻¹ b. */
-  readonly b: number[]
-  /** Weighted mean square of the residuals, and sum of the weights. */
-  readonly spread: number
-  readonly count: number
-}
-
-export interface Weighing {
-  readonly freedom: Freedom
-  readonly every: number
-  /** Of each patch. */
-  readonly weights: Float32Array
-  readonly grid: { readonly across: number; readonly down: number }
-}
-
-/** Over what lies in both, and of that what is `shown`. */
-export function accumulate([old, next]: Looks, h: Homography, { freedom, every, weights, grid }: Weighing): Sums {
-  const { width, height, data, dx, dy, shown } = old,
-    { width: w, height: hh, data: other, dx: odx, dy: ody } = next
-  const half = halfOf(old),
-    to = halfOf(next),
-    { across, down } = grid
-  const n = freedom,
-    sums = new Float64Array(36),
-    right = new Float64Array(8),
-    j = new Float64Array(8)
-  let sum = 0,
-    count = 0
-  const near = old.rim,
-    far = next.rim
-  for (let y = near; y < height - near; y += every) {
-    const v = (y + 0.5 - height / 2) / half,
-      row = Math.min(down - 1, ((y * down) / height) | 0) * across
-    for (let x = near; x < width - near; x += every) {
-      const u = (x + 0.5 - width / 2) / half,
-        z = h[6] * u + h[7] * v + h[8]
-      if (shown && !shown[y * width + x]) continue
-      const X = (h[0] * u + h[1] * v + h[2]) / z,
-        Y = (h[3] * u + h[4] * v + h[5]) / z
-      const px = X * to + w / 2 - 0.5,
-        py = Y * to + hh / 2 - 0.5
-      if (!(z > 0 && px >= far && py >= far && px < w - 1 - far && py < hh - 1 - far)) continue
-      const ix = px | 0,
-        iy = py | 0,
-        fx = px - ix,
-        fy = py - iy,
-        i = iy * w + ix,
-        p = y * width + x
-      const w00 = (1 - fx) * (1 - fy),
-        w10 = fx * (1 - fy),
-        w01 = (1 - fx) * fy,
-        w11 = fx * fy
-      const r = other[i] * w00 + other[i + 1] * w10 + other[i + w] * w01 + other[i + w + 1] * w11 - data[p]
-      // The new picture's slopes, turned into the old one's frame; both in half long edges.
-      const gx = (odx[i] * w00 + odx[i + 1] * w10 + odx[i + w] * w01 + odx[i + w + 1] * w11) * to,
-        gy = (ody[i] * w00 + ody[i + 1] * w10 + ody[i + w] * w01 + ody[i + w + 1] * w11) * to
-      const sx = 0.5 * (dx[p] * half + (gx * (h[0] - X * h[6]) + gy * (h[3] - Y * h[6])) / z),
-        sy = 0.5 * (dy[p] * half + (gx * (h[1] - X * h[7]) + gy * (h[4] - Y * h[7])) / z)
-      const q = 1 / (1 + (r * r) / (DOUBTFUL * DOUBTFUL)),
-        weight = q * q * weights[row + Math.min(across - 1, ((x * across) / width) | 0)]
-      sum += weight * r * r
-      count += weight
-      const radial = sx * u + sy * v
-      j[0] = sx
-      j[1] = sy
-      j[2] = sy * u - sx * v
-      j[3] = radial
-      if (n === 8) {
-        j[4] = sx * u - sy * v
-        j[5] = sx * v + sy * u
-        j[6] = u * radial
-        j[7] = v * radial
-      }
-      for (let k = 0, at = 0; k < n; k++) {
-        const jk = weight * j[k]
-        right[k] -= jk * r
-        for (let l = 0; l <= k; l++, at++) sums[at] += jk * j[l]
-      }
-    }
-  }
-  const a = Array.from({ length: n }, (_, k) =>
-    Array.from({ length: n }, (_, l) => sums[k >= l ? (k * (k + 1)) / 2 + l : (l * (l + 1)) / 2 + k])
-  )
-  return { a, b: [...right.subarray(0, n)], spread: count ? sum / count : 0, count }
 }

@@ -11,7 +11,8 @@ import { settle } from './common'
 import { evidenceOf, looseness, type Evidence } from './evidence'
 import { lookAt, type Look, type Sight } from './look'
 import { apart, cornersIn, grownBy, mapOf, sane } from './place'
-import { refine, type Freedom, type Refined } from './refine'
+import { refine, type Refined } from './refine'
+import type { Freedom } from './sums'
 
 /** `another`: nothing speaks for these being the same picture. */
 export type Match = 'sure' | 'unsure' | 'another'

@@ -38,7 +38,8 @@ function covered(source: Float32Array, planes: Planes, cover: Plane): Plane {
   const { width, height } = cover
   if (planes.count === planes.mask.length)
     return reducePlane({ width: planes.width, height: planes.height, data: source }, width, height)
-  const masked = source.map((v, i) => v * planes.mask[i])
+  const masked = new Float32Array(source.length)
+  for (let i = 0; i < masked.length; i++) masked[i] = source[i] * planes.mask[i]
   const reduced = reducePlane({ width: planes.width, height: planes.height, data: masked }, width, height)
   for (let i = 0; i < reduced.data.length; i++) if (cover.data[i] > 0) reduced.data[i] /= cover.data[i]
   return fillClear(reduced, cover)
