@@ -5,10 +5,13 @@
 import { readFile } from 'node:fs/promises'
 import sharp from 'sharp'
 import type { Point } from '../core/numeric/homography'
+import { middleOf } from '../core/numeric/quad'
 import { roundTo } from '../core/numeric/round'
 import { correctPhoto } from '../core/photo/correct'
 import type { PhotoSteps } from '../core/photo/steps'
 import { findSheet } from '../core/photo/find/find'
+import { findStrip } from '../core/photo/strip/find'
+import { SEEING } from '../shared/printed-marks'
 import { decodeFull } from '../server/work/layers/layers'
 import { command, readArguments, UsageError } from './arguments'
 
@@ -45,14 +48,25 @@ await command(async () => {
   const write = (line: object): void => void process.stdout.write(`${JSON.stringify({ file, ...line })}\n`)
   try {
     const photo = await decodeFull(await readFile(file!)),
-      found = set ? { corners: set, sure: true } : findSheet(photo)
+      strip = white ? null : findStrip(photo, SEEING),
+      found = set ? { corners: set, sure: true } : findSheet(photo, strip && middleOf(strip))
     const steps: PhotoSteps = {
       corners: found.sure ? found.corners : null,
       ratio: null,
       known: white && { ...white, as: 'white' },
+      strip,
       even: true
     }
-    const { raster, ratio, cast, falloff, doubts } = correctPhoto(photo, steps, { edge: values.out ? null : 1024 })
+    const {
+      raster,
+      ratio,
+      cast,
+      falloff,
+      strip: off,
+      doubts
+    } = correctPhoto(photo, steps, {
+      edge: values.out ? null : 1024
+    })
     if (values.out) {
       const { width, height, data } = raster
       await sharp(data, { raw: { width, height, channels: 4 } })
@@ -66,7 +80,8 @@ await command(async () => {
       ratio: roundTo(ratio, 3),
       cast: cast && cast.map(v => roundTo(v, 2)),
       falloff: falloff === null ? null : roundTo(falloff, 3),
-      doubts: doubts.map(d => d.sentence)
+      doubts: doubts.map(d => d.sentence),
+      ...(off ? { strip: { before: roundTo(off.before, 1), after: roundTo(off.after, 1) } } : {})
     })
     return 0
   } catch (error) {

@@ -12,7 +12,7 @@ import { PAPERS } from '../core/exercise/worksheet/worksheet'
 import { round1 } from '../core/numeric/round'
 import { WHEEL_NAMES } from '../core/wheel/steps'
 import { copyFonts } from '../server/work/sheet/fonts'
-import { PRINTING } from '../server/work/worksheet/libraries'
+import { PRINTING } from '../shared/printed-marks'
 import { printWorksheets, type WorksheetAsked } from '../server/work/worksheet/print'
 import { command, oneOf, readArguments, UsageError } from './arguments'
 

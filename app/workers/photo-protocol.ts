@@ -7,6 +7,8 @@ import type { Point } from '~~/core/numeric/homography'
 export interface PhotoWorker {
   /** Holds a photograph, and looks for the sheet in it. */
   load(file: Blob): Promise<{ width: number; height: number; found: FoundSheet }>
+  /** Where our printed strip lies in it, and the sheet without it: a second's work. */
+  strip(): Promise<{ corners: readonly Point[]; found: FoundSheet } | null>
   /** The photograph as it is: what corners are set on. */
   plain(): Promise<ImageBitmap>
   /** What the corners give, small and at once. @returns null where they are no sheet's. */

@@ -4,9 +4,12 @@ import { correctPhoto } from '~~/core/photo/correct'
 import type { PhotoSteps } from '~~/core/photo/steps'
 import { findSheet } from '~~/core/photo/find/find'
 import { isSheet } from '~~/core/photo/find/rectangle'
+import { findStrip } from '~~/core/photo/strip/find'
 import { flatMap, flatSize, ratioOf, straighten } from '~~/core/photo/straighten'
+import { middleOf } from '~~/core/numeric/quad'
 import { fitWithin, reduceTo } from '~~/core/picture/resample'
 import type { Raster } from '~~/core/picture/raster'
+import { SEEING } from '~~/shared/printed-marks'
 import { decoded } from './decoded'
 import type { PhotoWorker } from './photo-protocol'
 
@@ -34,6 +37,11 @@ const worker: PhotoWorker = {
     small = reduceTo({ ...photo, channels: 4 }, size.width, size.height)
     return { width, height, found: findSheet(small) }
   },
+  async strip() {
+    const { photo, small } = held(),
+      corners = findStrip(photo, SEEING)
+    return corners && { corners, found: findSheet(small, middleOf(corners)) }
+  },
   plain: () => drawn(held().small),
 
   async preview(corners, ratio) {
@@ -45,14 +53,14 @@ const worker: PhotoWorker = {
   },
 
   async correct(steps: PhotoSteps) {
-    const { raster, ratio, cast, falloff, doubts } = correctPhoto(held().photo, steps, { edge: WALL }),
+    const { raster, own: _own, ...told } = correctPhoto(held().photo, steps, { edge: WALL }),
       canvas = new OffscreenCanvas(raster.width, raster.height)
     canvas
       .getContext('2d')!
       .putImageData(new ImageData(new Uint8ClampedArray(raster.data), raster.width, raster.height), 0, 0)
     return {
       picture: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.93 }),
-      told: { ratio, cast, falloff, doubts }
+      told
     }
   }
 }

@@ -1,14 +1,13 @@
 /** A photograph of work made into the work: by steps that are kept and can be changed, from the original every time. */
-import { luminanceOf } from '../colour/lab'
 import type { Rgb } from '../colour/srgb'
-import { inverse, through, type Homography } from '../numeric/homography'
 import type { Raster } from '../picture/raster'
 import { fitWithin, type SourcePixels } from '../picture/resample'
 import { photoDoubts } from './doubts'
 import { isSheet } from './find/rectangle'
-import { correctionBy, lightAbout, lightField, type LightField } from './neutral'
+import { lightOf } from './light'
 import { FRAME, type PhotoDoubt, type PhotoSteps } from './steps'
-import { flatMap, flatSize, ratioOf, straighten, type Correction } from './straighten'
+import { flatMap, flatSize, ratioOf, straighten } from './straighten'
+import type { StripRead } from './strip/fit'
 
 export interface Corrected {
   readonly raster: Raster
@@ -20,6 +19,8 @@ export interface Corrected {
   readonly cast: Rgb | null
   /** Share of the most light that the least is short of, across the sheet, 0–1; null where it cannot be told. */
   readonly falloff: number | null
+  /** How far colours were off, and are now, where the printed strip says so: mean ΔE00. */
+  readonly strip: StripRead['off'] | null
   readonly doubts: readonly PhotoDoubt[]
 }
 
@@ -32,38 +33,6 @@ interface Asked {
   readonly edge: number | null
   /** Told 0–1. */
   readonly progress?: (share: number) => void
-}
-
-interface Known {
-  readonly cast: Rgb
-  readonly falloff: number | null
-  readonly correction: Correction
-}
-
-/** @param flat the sheet, small, as photographed. @throws RangeError where the place is burnt out, or black. */
-function lightOf(
-  photo: Raster,
-  { known, even }: PhotoSteps,
-  { map, flat }: { map: Homography; flat: Raster }
-): Known | null {
-  if (!known) return null
-  const back = inverse(map),
-    on = back && through(back, { x: known.x * photo.width, y: known.y * photo.height }),
-    onSheet = on !== null && on.x >= 0 && on.y >= 0 && on.x <= 1 && on.y <= 1
-  // A card beside the sheet says the lamp's colour, and nothing of how its light falls off.
-  const beside = onSheet ? null : lightAbout(photo, known),
-    field: LightField | null = onSheet
-      ? lightField(flat, on)
-      : beside && { at: () => beside, falloff: 0, spread: false }
-  if (!field) throw new RangeError('This place is burnt out or black: it does not say what white is. Pick another.')
-  const at = onSheet ? on : { x: 0.5, y: 0.5 },
-    light = field.at(at.x, at.y),
-    mean = luminanceOf(light)
-  return {
-    cast: light.map(v => Math.log2(v / mean)) as unknown as Rgb,
-    falloff: field.spread ? field.falloff : null,
-    correction: correctionBy(field, { as: known.as, at, even })
-  }
 }
 
 /**
@@ -81,15 +50,24 @@ export function correctPhoto(photo: Raster, steps: PhotoSteps, { edge, progress 
     at = (most: number) => fitWithin(own.width, own.height, most)
   const looked = straighten(source, { map, size: at(LOOKED_OVER) })
   progress(0.3)
-  const flat = steps.known ? straighten(source, { map, size: at(LIGHT_EDGE) }) : looked,
-    light = lightOf(photo, steps, { map, flat })
+  const light = lightOf(photo, steps, { map, size: at(LIGHT_EDGE) })
   progress(0.4)
   const raster = straighten(source, {
     map,
     size: edge === null ? own : at(edge),
     correction: light?.correction,
+    tone: light?.strip?.tone,
+    between: light?.strip?.between,
     progress: share => progress(0.4 + 0.6 * share)
   })
-  const doubts = photoDoubts(looked, { own: Math.max(own.width, own.height), known: steps.known !== null })
-  return { raster, own, ratio, cast: light?.cast ?? null, falloff: light?.falloff ?? null, doubts }
+  const doubts = photoDoubts(looked, { own: Math.max(own.width, own.height), known: light !== null })
+  return {
+    raster,
+    own,
+    ratio,
+    cast: light?.cast ?? null,
+    falloff: light?.falloff ?? null,
+    strip: light?.strip?.off ?? null,
+    doubts
+  }
 }

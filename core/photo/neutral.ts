@@ -48,8 +48,10 @@ export interface LightField {
 }
 
 /** Chromaticity apart, and light against a neighbour's, that is still the same paper. */
+const STEP = 0.035
+/** Under one lamp; and under two of them, where paper is known to go all the way around. */
 const TINT = 0.06,
-  STEP = 0.035
+  TINTS = 0.18
 /** Light against the picked place's, within which paper may lie. */
 const DARKEST = 0.3,
   LIGHTEST = 2.2
@@ -64,10 +66,10 @@ const logs = (rgb: Rgb): number[] => rgb.map(v => Math.log(Math.max(1e-4, v)))
  * The paper that hangs together with a picked place, and a surface through its light. @param flat the straightened
  * sheet, small. @param picked fractions of it. @returns null where the place is clipped.
  */
-export function lightField(flat: Raster, picked: Point): LightField | null {
+export function lightField(flat: Raster, picked: Point, tint = TINT): LightField | null {
   const white = lightAbout(flat, picked)
   if (!white) return null
-  const paper = paperFrom(flat, picked, white)
+  const paper = paperFrom(flat, { picked, white, most: tint })
   const sixteenths = new Set(
       paper.map(({ u, v }) => 4 * Math.min(3, Math.floor(4 * v)) + Math.min(3, Math.floor(4 * u)))
     ).size,
@@ -102,6 +104,38 @@ export function lightField(flat: Raster, picked: Point): LightField | null {
   return { at, falloff: 1 - Math.min(...lights) / Math.max(...lights), spread: true }
 }
 
+/** How far in from its border a sheet is looked at for paper, and how much of that has to be it: fractions. */
+const RING = 0.02,
+  AROUND = 0.9
+/** Light that paper sends back at least, white paper's being nine tenths. */
+const PALE = 0.5
+
+/**
+ * Light by the paper that goes all the way around what is on a sheet. @param flat the sheet, small. @param white light of
+ * white paper in it. @returns null where none does.
+ */
+export function lightAround(flat: Raster, white: number): LightField | null {
+  const { width, height, data } = flat,
+    x0 = Math.round(RING * width),
+    y0 = Math.round(RING * height)
+  const ring: number[] = []
+  for (let x = x0; x < width - x0; x++) ring.push(y0 * width + x, (height - 1 - y0) * width + x)
+  for (let y = y0; y < height - y0; y++) ring.push(y * width + x0, y * width + width - 1 - x0)
+  const lightAt = (i: number): number =>
+      luminanceOf([0, 1, 2].map(c => LINEAR_OF_BYTE[data[4 * i + c]]) as unknown as Rgb),
+    bright = [...ring].sort((p, q) => lightAt(p) - lightAt(q))[Math.floor(ring.length / 2)]
+  if (bright === undefined || lightAt(bright) < PALE * white) return null
+  const at = { x: ((bright % width) + 0.5) / width, y: (Math.floor(bright / width) + 0.5) / height },
+    light = lightAbout(flat, at)
+  if (!light) return null
+  const paper = new Set(
+    paperFrom(flat, { picked: at, white: light, most: TINTS }).map(
+      ({ u, v }) => Math.floor(v * height) * width + Math.floor(u * width)
+    )
+  )
+  return ring.filter(i => paper.has(i)).length >= AROUND * ring.length ? lightField(flat, at, TINTS) : null
+}
+
 interface Paper {
   readonly u: number
   readonly v: number
@@ -109,7 +143,10 @@ interface Paper {
 }
 
 /** Spreads from the picked place to whatever is as light as its neighbour and of the same tint. */
-function paperFrom({ width, height, data }: Raster, picked: Point, white: Rgb): Paper[] {
+function paperFrom(
+  { width, height, data }: Raster,
+  { picked, white, most }: { readonly picked: Point; readonly white: Rgb; readonly most: number }
+): Paper[] {
   const total = (rgb: Rgb): number => rgb[0] + rgb[1] + rgb[2],
     tint = white.map(v => v / total(white)),
     seen = new Uint8Array(width * height)
@@ -140,7 +177,7 @@ function paperFrom({ width, height, data }: Raster, picked: Point, white: Rgb): 
         sum = total(there)
       if (sum < DARKEST * total(white) || sum > LIGHTEST * total(white)) continue
       if (Math.abs(Math.log(sum / total(light))) > STEP) continue
-      if (there.some((v, c) => Math.abs(v / sum - tint[c]) > TINT)) continue
+      if (there.some((v, c) => Math.abs(v / sum - tint[c]) > most)) continue
       seen[n] = 1
       queue.push(n)
     }

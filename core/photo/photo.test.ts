@@ -144,10 +144,10 @@ describe('white taken from the paper', () => {
       { photo, corners } = await photographed(work, shot),
       at = through(flatMap(corners, photo)!, { x: 0.5, y: work.margin / 2 })
     const steps = {
+      ...NO_STEPS,
       corners,
       ratio: work.raster.width / work.raster.height,
-      known: { x: at.x / photo.width, y: at.y / photo.height, as: 'white' as const },
-      even: true
+      known: { x: at.x / photo.width, y: at.y / photo.height, as: 'white' as const }
     }
     const made = correctPhoto(photo, steps, { edge: 400 }),
       plain = correctPhoto(photo, { ...steps, known: null }, { edge: 400 })

@@ -20,11 +20,13 @@ export interface PhotoSteps {
   readonly ratio: number | null
   /** A place of the photograph whose colour is known, fractions of it. */
   readonly known: (Point & { readonly as: KnownAs }) | null
+  /** Of our printed strip's marks, clockwise from its own top left, fractions; null: it is not used. */
+  readonly strip: readonly Point[] | null
   /** Uneven light is taken out too, as far as the paper shows it. */
   readonly even: boolean
 }
 
-export const NO_STEPS: PhotoSteps = { corners: null, ratio: null, known: null, even: true }
+export const NO_STEPS: PhotoSteps = { corners: null, ratio: null, known: null, strip: null, even: true }
 
 export const PHOTO_DOUBTS = ['clipped-lights', 'clipped-darks', 'cast', 'glare', 'blur', 'small'] as const
 export type PhotoDoubtKind = (typeof PHOTO_DOUBTS)[number]

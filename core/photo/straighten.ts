@@ -104,12 +104,19 @@ interface Flat {
   readonly map: Homography
   readonly size: Size
   readonly correction?: Correction | null
+  /** Light that each byte stands for, where it is not sRGB's. */
+  readonly tone?: Float64Array
+  /** Between the channels, by rows, after the correction. */
+  readonly between?: readonly number[] | null
   /** Told 0–1. */
   readonly progress?: (share: number) => void
 }
 
 /** In linear light; places beyond the photograph repeat its border. */
-export function straighten(photo: SourcePixels, { map, size, correction = null, progress = () => {} }: Flat): Raster {
+export function straighten(
+  photo: SourcePixels,
+  { map, size, correction = null, tone: linear = LINEAR_OF_BYTE, between = null, progress = () => {} }: Flat
+): Raster {
   const { width, height } = size,
     { data, channels } = photo,
     out = createRaster(width, height),
@@ -117,8 +124,7 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
     by = 1 / (each * each),
     row = photo.width * channels,
     [right, bottom] = [photo.width - 1.001, photo.height - 1.001],
-    [h0, h1, h2, h3, h4, h5, h6, h7, h8] = map,
-    linear = LINEAR_OF_BYTE
+    [h0, h1, h2, h3, h4, h5, h6, h7, h8] = map
   const gains = correction ? new GainRows(correction, size) : null
   for (let y = 0; y < height; y++) {
     const line = gains?.at(y)
@@ -170,6 +176,12 @@ export function straighten(photo: SourcePixels, { map, size, correction = null, 
         r *= line[k] + f * (line[k + 3] - line[k])
         g *= line[k + 1] + f * (line[k + 4] - line[k + 1])
         b *= line[k + 2] + f * (line[k + 5] - line[k + 2])
+      }
+      if (between) {
+        const [r0, g0, b0] = [r, g, b]
+        r = Math.max(0, between[0] * r0 + between[1] * g0 + between[2] * b0)
+        g = Math.max(0, between[3] * r0 + between[4] * g0 + between[5] * b0)
+        b = Math.max(0, between[6] * r0 + between[7] * g0 + between[8] * b0)
       }
       const o = 4 * (y * width + x)
       out.data[o] = encodeByte(r < 1 ? r : 1)

@@ -18,16 +18,21 @@ export function castName(cast: readonly [number, number, number]): string | null
 /** Under this nobody sees it: share of the light. */
 const SEEN_FALLOFF = 0.03
 
+type Told = Pick<Corrected, 'cast' | 'falloff' | 'strip'>
+
 /** One line, without a full stop; empty where nothing was done. */
-export function stepsInWords(steps: PhotoSteps, { cast, falloff }: Pick<Corrected, 'cast' | 'falloff'>): string {
-  const said: string[] = []
+export function stepsInWords(steps: PhotoSteps, { cast, falloff, strip }: Told): string {
+  const said: string[] = [],
+    lamp = cast && castName(cast),
+    light = lamp ? `, the light was ${lamp}` : ''
   if (steps.corners) said.push('straightened')
-  if (steps.known) {
-    const lamp = cast && castName(cast)
-    const from = steps.known.as === 'white' ? 'the paper' : 'the grey card'
-    said.push(`white taken from ${from}${lamp ? `, the light was ${lamp}` : ''}`)
+  if (strip) {
+    const [before, after] = [strip.before, strip.after].map(off => off.toFixed(1))
+    said.push(`colours brought right by the printed strip, from ${before} off to ${after} (ΔE00)${light}`)
+  } else if (steps.known) {
+    said.push(`white taken from ${steps.known.as === 'white' ? 'the paper' : 'the grey card'}${light}`)
   }
-  if (steps.known && steps.even && falloff !== null && falloff > SEEN_FALLOFF)
+  if ((strip ?? steps.known) && steps.even && falloff !== null && falloff > SEEN_FALLOFF)
     said.push(`light fall-off of ${Math.round(100 * falloff)} % taken out`)
   return said.join('; ')
 }

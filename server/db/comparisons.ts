@@ -77,3 +77,11 @@ export async function storeLanding(
       [correctionId, newId, word]
     )
 }
+
+/** The picture of one version is another now: corners that were set by hand are of what it was. */
+export async function dropCorners(db: Db, submissionId: number): Promise<void> {
+  await db.execute('UPDATE comparisons SET corners = NULL, basis = NULL WHERE old_id = ? OR new_id = ?', [
+    submissionId,
+    submissionId
+  ])
+}

@@ -60,6 +60,27 @@ export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
   return result.insertId
 }
 
+/** Another picture made of the same original: what was made of it before is no longer shown. */
+export async function updatePicture(db: Db, submissionId: number, p: NewPicture): Promise<void> {
+  const { width, height } = p.source
+  await db.execute(
+    `UPDATE pictures p JOIN submissions s ON s.picture_id = p.id
+     SET p.original_sha = ?, p.display_sha = ?, p.thumb_sha = ?, p.full_sha = NULL, p.width = ?, p.height = ?,
+       p.steps = ?, p.told = ?, p.bare = TRUE
+     WHERE s.id = ?`,
+    [
+      p.original,
+      p.display,
+      p.thumb,
+      width,
+      height,
+      p.photo && JSON.stringify(p.photo.steps),
+      p.photo && JSON.stringify(p.photo.told),
+      submissionId
+    ]
+  )
+}
+
 /** The next picture, by id, whose original still has its metadata. */
 export async function findUnstripped(db: Db, after: number): Promise<{ id: number; sha256: string } | null> {
   const [rows] = await db.execute<Row[]>(

@@ -17,9 +17,17 @@ import { packRecord } from './record/zip'
 import { makeSheet, type SheetRequest } from './sheet/sheet'
 import { makeSlips, type SlipsRequest } from './slips/slips'
 import { makeTermSheet, type TermRequest } from './term/term'
+import type { Paper } from '../../core/exercise/worksheet/worksheet'
 import { readPhoto, readPrinterPages } from './worksheet/photo'
 import { pagesOfScan } from './worksheet/scan'
-import { printPlan, printPrinter, printWorksheets, type PrinterPages, type WorksheetsRequest } from './worksheet/print'
+import {
+  printPlan,
+  printPrinter,
+  printStrip,
+  printWorksheets,
+  type PrinterPages,
+  type WorksheetsRequest
+} from './worksheet/print'
 
 export type ExportTask =
   | {
@@ -106,6 +114,7 @@ if (process.send) {
     plan: (request: PlanPage) => printPlan(request, join(import.meta.dirname, 'fonts')),
     photo: readPhoto,
     printerPages: (request: PrinterPages) => printPrinter(request, join(import.meta.dirname, 'fonts')),
+    stripPage: (paper: Paper) => printStrip(paper, join(import.meta.dirname, 'fonts')),
     printer: readPrinterPages,
     scan: pagesOfScan
   })

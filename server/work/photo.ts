@@ -21,8 +21,8 @@ export async function correctedWork(
   edge: number | null
 ): Promise<CorrectedWork | Refusal> {
   try {
-    const { raster, own, ratio, cast, falloff, doubts } = correctPhoto(await decodeFull(bytes), steps, { edge })
-    return { kind: 'corrected', raster, own, told: { ratio, cast, falloff, doubts } }
+    const { raster, own, ...told } = correctPhoto(await decodeFull(bytes), steps, { edge })
+    return { kind: 'corrected', raster, own, told }
   } catch (error) {
     if (error instanceof RangeError) return { kind: 'refused', code: 'invalid', message: error.message }
     throw error

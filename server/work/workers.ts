@@ -27,6 +27,7 @@ import type { SlipsRequest } from './slips/slips'
 import type { TermRequest } from './term/term'
 import type { PhotoRequest } from './worksheet/photo'
 import type { ScanOutcome, ScanRequest } from './worksheet/scan'
+import type { Paper } from '../../core/exercise/worksheet/worksheet'
 import type { PrinterPages, WorksheetsRequest } from './worksheet/print'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
@@ -114,6 +115,8 @@ export const printPlan = (request: PlanPage, who: string): Promise<Uint8Array> =
 
 export const printPrinterPages = (request: PrinterPages, who: string): Promise<Uint8Array> =>
   workers().full.run({ name: 'printerPages', request, who, limitMs: LIMIT.export })
+export const printStripPage = (paper: Paper, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'stripPage', request: paper, who, limitMs: LIMIT.export })
 
 /** @throws when the file is no picture. */
 export const readPrinterPhoto = (request: { readonly file: string }, who: string): Promise<PrinterOutcome> =>

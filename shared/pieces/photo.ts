@@ -15,14 +15,25 @@ export const photoStepsSchema: z.ZodType<PhotoSteps> = z.object({
     .max(12, 'A sheet is not as wide as that.')
     .nullable(),
   known: point.extend({ as: z.enum(['white', 'grey']) }).nullable(),
+  strip: z.array(point).length(4).readonly().nullable().default(null),
   even: z.boolean()
 })
+
+export const photoStepsSayingSchema = z.object({ steps: photoStepsSchema.nullable() })
+/** Set again at the desk, with what it was written over. */
+export const photoChangeSchema = photoStepsSayingSchema.extend({ over: photoStepsSchema.nullable() })
+export type PhotoChange = z.infer<typeof photoChangeSchema>
 
 /** What came of the steps. @property cast stops of red, green and blue over their mean. */
 export const photoToldSchema = z.object({
   ratio: z.number().positive(),
   cast: z.tuple([z.number(), z.number(), z.number()]).readonly().nullable(),
   falloff: share.nullable(),
+  /** How far the printed strip's colours were off, and are: mean ΔE00. */
+  strip: z
+    .object({ before: z.number().min(0), after: z.number().min(0) })
+    .nullable()
+    .default(null),
   doubts: z.array(z.object({ kind: z.enum(PHOTO_DOUBTS), sentence: z.string() })).readonly()
 })
 export type PhotoTold = z.infer<typeof photoToldSchema>

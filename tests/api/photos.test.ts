@@ -1,13 +1,18 @@
 /** A photograph of a sheet: laid flat from the original's pixels, white taken from its paper, said where it is seen. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import sharp from 'sharp'
-import { through } from '../../core/numeric/homography'
+import { through, type Point } from '../../core/numeric/homography'
 import { NO_STEPS, type PhotoSteps } from '../../core/photo/steps'
 import { flatMap } from '../../core/photo/straighten'
+import { findStrip } from '../../core/photo/strip/find'
+import { SEEING } from '../../shared/printed-marks'
 import { submissionSchema, type Submission } from '../../shared/pieces/submission'
+import { boundsOf, cornersOf } from '../../core/picture/area'
+import { critiqueSchema } from '../../shared/critique'
 import { enrol, newAccount, newClass } from '../people'
-import { photographedPiece, type PhotographedPiece } from '../photos/photographed'
+import { photographedBesideStrip, photographedPiece, type PhotographedPiece } from '../photos/photographed'
 import { database, Person } from './client'
+import { correction } from './routes'
 
 const mark = Date.now().toString(36),
   password = 'grey-heron-lamp',
@@ -80,6 +85,83 @@ it('is doubted where it has a cast and no white was pointed out, by the readings
   expect(piece.photo!.doubts.join(' ')).toMatch(/Pick something that is white/)
   const report = piece.measurement.state === 'done' ? piece.measurement.report : null
   expect(report?.picture.shaken).toContain('cast')
+}, 60_000)
+
+it('comes out right by the printed strip, which is printed here; one that cannot be read is refused', async () => {
+  const page = await lena.fetch('/printer/strip?paper=letter')
+  expect(page.headers.get('content-type')).toBe('application/pdf')
+  expect(Buffer.from(await page.arrayBuffer()).toString('latin1')).toMatch(/^%PDF-/)
+  const beside = await photographedBesideStrip('lemons'),
+    strip = findStrip(beside.photo, SEEING)!
+  const send = (place: readonly Point[]) =>
+    lena.handIn(beside.jpeg, {
+      classId: String(classId),
+      title: 'Beside a strip',
+      steps: JSON.stringify({ ...NO_STEPS, corners: beside.corners, strip: place })
+    })
+  const answer = await send(strip)
+  expect(answer.status, await answer.clone().text()).toBe(200)
+  const { id } = (await answer.json()) as { id: number },
+    piece = submissionSchema.parse(await (await teacher.fetch(`/submissions/${id}`)).json())
+  expect(piece.photo?.done).toMatch(/colours brought right by the printed strip, from 1\d\.\d off to [01]\.\d \(ΔE00\)/)
+  const elsewhere = await send(strip.map(({ x, y }) => ({ x, y: y - 0.4 })))
+  expect([elsewhere.status, await elsewhere.text()]).toEqual([422, expect.stringMatching(/printed strip/)])
+}, 60_000)
+
+it('is laid otherwise at the desk: what was drawn moves along; not over another window, nor after release', async () => {
+  const { id } = await handedIn({}),
+    on = `/submissions/${id}`,
+    // A quarter of the sheet, drawn on the whole photograph.
+    place = photo.corners.map(({ x, y }) => [x, y] as const),
+    [top, right, , left] = place.map(([x, y]) => [(place[0]![0] + x) / 2, (place[0]![1] + y) / 2] as const)
+  const middle = [0, 1].map(c => place.reduce((sum, p) => sum + p[c]!, 0) / 4)
+  await teacher.json('POST', `${on}/areas`, {
+    name: 'quarter',
+    area: { kind: 'polygon', points: [top, right, middle, left] }
+  })
+  await teacher.json('POST', `${on}/areas`, {
+    name: 'table',
+    area: { kind: 'rectangle', x: 0, y: 0, w: 0.05, h: 0.05 }
+  })
+  await teacher.json('POST', `${on}/corrections`, {
+    ...correction,
+    mark: { kind: 'point', at: middle },
+    area: { kind: 'rectangle', x: middle[0]! - 0.02, y: middle[1]! - 0.02, w: 0.04, h: 0.04 }
+  })
+  const change = (steps: PhotoSteps | null, over: PhotoSteps | null) =>
+    teacher.json('PUT', `${on}/photo/steps`, { steps, over })
+  expect((await change(steps, null)).status).toBe(200)
+  expect((await change(null, null)).status).toBe(409)
+  const critique = critiqueSchema.parse(await (await teacher.fetch(`${on}/critique`)).json()),
+    [drawn] = critique.areas
+  expect(critique.areas.map(a => a.name)).toEqual(['quarter'])
+  const { x, y, w, h } = boundsOf(drawn!.area)
+  // The middle of a sheet in perspective is not that of its photograph: a tenth is what the tilt of this one does.
+  for (const [is, truth] of [
+    [x, 0],
+    [y, 0],
+    [w, 0.5],
+    [h, 0.5]
+  ] as const)
+    expect(Math.abs(is - truth)).toBeLessThan(0.1)
+  const { mark } = critique.corrections[0]!
+  for (const v of mark?.kind === 'point' ? mark.at : [0, 0]) expect(Math.abs(v - 0.5)).toBeLessThan(0.1)
+  const piece = submissionSchema.parse(await (await teacher.fetch(on)).json())
+  expect(piece.photo?.done).toMatch(/^straightened; white taken/)
+  expect((await sizeOf(id, 'full')).width).toBe(piece.width)
+  // The photograph itself is still there, and back it goes.
+  const whole = await sharp(Buffer.from(await (await teacher.fetch(`${on}/photo`)).arrayBuffer())).metadata()
+  expect([whole.width, whole.height]).toEqual([1400, 1050])
+  expect((await change(null, steps)).status).toBe(200)
+  const back = critiqueSchema.parse(await (await teacher.fetch(`${on}/critique`)).json()).areas[0]!.area
+  cornersOf(back).forEach(([bx, by], i) => {
+    const [tx, ty] = [top, right, middle, left][i]!
+    expect(Math.hypot(bx - tx!, by - ty!)).toBeLessThan(1e-6)
+  })
+  await lena.measured(id)
+  await teacher.json('PUT', `${on}/verdict`, { works: 'The light.', verdict: 'Go on.', revision: critique.revision })
+  expect((await teacher.json('POST', `${on}/release`)).status).toBe(200)
+  expect((await change(steps, null)).status).toBe(409)
 }, 60_000)
 
 it('is taken as it is without steps; steps that cannot be done are refused in words, and nothing is kept', async () => {

@@ -67,6 +67,9 @@ export const ROUTES: readonly Route[] = [
   { method: 'DELETE', path: '/submissions/1/assignment', who: 'staff' },
   { method: 'POST', path: '/submissions/1/release', who: 'instructor' },
   { method: 'GET', path: '/submissions/1/picture/display', who: 'account' },
+  { method: 'GET', path: '/submissions/1/photo', who: 'staff' },
+  { method: 'GET', path: '/submissions/1/photo/steps', who: 'staff' },
+  { method: 'PUT', path: '/submissions/1/photo/steps', who: 'staff', body: { steps: null, over: null } },
   { method: 'POST', path: '/submissions/1/corrections', who: 'staff', body: correction },
   { method: 'PUT', path: '/submissions/1/corrections/order', who: 'staff', body: { order: [1] } },
   { method: 'PUT', path: '/submissions/1/corrections/1', who: 'staff', body: { ...correction, over: correction } },
@@ -113,6 +116,7 @@ export const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/printer', who: 'account' },
   { method: 'DELETE', path: '/printer', who: 'account' },
   { method: 'GET', path: '/printer/pages', who: 'account' },
+  { method: 'GET', path: '/printer/strip', who: 'account' },
   {
     method: 'POST',
     path: '/classes/1/exercises',

@@ -3,8 +3,11 @@ import type { Point } from '../../core/numeric/homography'
 import { seededRandom } from '../../core/numeric/random'
 import { pieceNamed } from '../../demo/manifest'
 import { renderPiece } from '../../demo/render'
+import type { Raster } from '../../core/picture/raster'
 import { loaded } from '../register/pairs'
+import { photographBesideStrip } from './beside-strip'
 import { kitchenShot, photographWork } from './kitchen'
+import { kitchenLight, LIGHTS } from './lights'
 import { paperWork, type Work } from './work'
 
 export interface PhotographedPiece {
@@ -30,4 +33,12 @@ export async function photographedPiece(key: string): Promise<PhotographedPiece>
       lost: 0
     }))
   }
+}
+
+/** The same with our printed strip beside it. */
+export async function photographedBesideStrip(key: string): Promise<PhotographedPiece & { readonly photo: Raster }> {
+  const random = seededRandom(12),
+    work = paperWork(await loaded(await renderPiece(pieceNamed(key)), 900), random),
+    light = { ...kitchenLight(random, LIGHTS['warm lamp']!, { width: 2400, height: 1800 }), tilt: 10, turn: -6 }
+  return { work, ...(await photographBesideStrip(work, { light, random, printer: 0.02 })) }
 }

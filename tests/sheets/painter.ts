@@ -8,7 +8,7 @@ import { convertLinearToByte, linearOfHex, type Rgb } from '../../core/colour/sr
 import { fitToGamut } from '../../core/colour/gamut'
 import { gaussian, type Random } from '../../core/numeric/random'
 import type { Raster } from '../../core/picture/raster'
-import { PRINTING } from '../../server/work/worksheet/libraries'
+import { PRINTING } from '../../shared/printed-marks'
 import { worksheetSvg } from '../../core/exercise/worksheet/svg'
 import type { Box, PrintedSheet } from '../../core/exercise/worksheet/worksheet'
 

@@ -7,7 +7,7 @@ import { convertLinearToLab } from '../../core/colour/lab'
 import { differenceOf } from '../../core/colour/difference'
 import { linearOfHex, type Rgb } from '../../core/colour/srgb'
 import { readSheets, type SheetOutcome, type SheetRead } from '../../core/exercise/reader/read'
-import { SEEING } from '../../server/work/worksheet/libraries'
+import { SEEING } from '../../shared/printed-marks'
 import { photographOf, sceneOf, type Scene } from './scenes'
 
 const COUNT = Number(process.argv[2] ?? 60)

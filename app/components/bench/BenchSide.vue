@@ -16,6 +16,12 @@ const row = computed(() => rowOf(bench.station))
 const of = (id: number | 'all' | null) => bench.critique.corrections.find(c => c.id === id) ?? null
 const tried = computed(() => of(sight.trying)),
   looked = computed(() => of(inHand.sheet))
+/** What a piece is made of is settled at first look; later it is only said. */
+const photographed = computed(() =>
+  bench.station === 'first-look' && bench.piece.state !== 'released' && bench.piece.may.includes('draft')
+    ? `/photograph/${bench.piece.id}`
+    : undefined
+)
 const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replace: true })
 </script>
 
@@ -34,7 +40,7 @@ const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replac
     </template>
     <h2 v-else>{{ row.name }}</h2>
     <p v-if="bench.piece.question" class="asked question">“{{ bench.piece.question }}”</p>
-    <PhotoSaid v-if="bench.piece.photo" :photo="bench.piece.photo" />
+    <PhotoSaid :photo="bench.piece.photo" :change="photographed" />
     <p v-if="edits.problem" role="alert" class="problem">{{ edits.problem }}</p>
     <p v-if="failed" role="alert" class="problem">Something could not be measured: {{ failed }}</p>
     <div v-if="inHand.correction" v-show="!pencil.tool" class="writing">

@@ -4,18 +4,19 @@ import type { Point } from '~~/core/numeric/homography'
 import { latest } from '~/utils/latest'
 
 /** A photograph of a sheet: found, laid flat, freed of the lamp's colour; each of it shown, changed, or left. */
-const props = defineProps<{ file: File }>()
+const props = defineProps<{ file: File; /** What is done to it already. */ begun?: PhotoSteps | null }>()
 const steps = defineModel<PhotoSteps | null>('steps', { required: true })
 /** What is handed in, as it will be seen. */
 const picture = defineModel<Blob | null>('picture', { required: true })
 /** Something of it is in hand: nothing else is shown meanwhile. */
 const setting = defineModel<boolean>('setting', { default: false })
-const photo = usePhotographed(
-  computed(() => props.file),
+const photo = usePhotographed({
+  file: computed(() => props.file),
   steps,
-  picture
-)
-const { found, size, told, problem, busy, said } = photo
+  picture,
+  begun: props.begun
+})
+const { found, size, strip, told, problem, busy, said } = photo
 
 /** What is in hand: its corners, or a place that is white in truth. */
 const hand = ref<'corners' | 'known' | null>(null),
@@ -81,7 +82,9 @@ const line = computed(() => {
     <p v-if="hand === 'known'" class="small pointed">
       Point at what is
       <WordChoice v-model="as" :choices="KNOWN" label="What is known" />
-      in truth: bare paper, or a card beside it.
+      in truth: bare paper, or a card beside it. Or lay our
+      <a class="word-link" href="/api/printer/strip" target="_blank">printed strip</a> beside the picture: it says all
+      of this by itself.
     </p>
     <div class="acts">
       <template v-if="hand === 'corners'">
@@ -107,8 +110,11 @@ const line = computed(() => {
         <button type="button" class="word-link" @click="begin('known')">
           {{ steps?.known ? 'point at another white' : 'point at white' }}
         </button>
-        <button v-if="steps?.known && told?.falloff" type="button" class="word-link" @click="photo.even(!steps.even)">
-          {{ steps.even ? 'leave the uneven light' : 'even the light' }}
+        <button v-if="strip" type="button" class="word-link" @click="photo.useStrip(!steps?.strip)">
+          {{ steps?.strip ? 'leave the strip' : 'use the printed strip' }}
+        </button>
+        <button v-if="told?.falloff" type="button" class="word-link" @click="photo.even(!steps?.even)">
+          {{ steps?.even ? 'leave the uneven light' : 'even the light' }}
         </button>
         <button v-if="steps" type="button" class="word-link" @click="photo.leave()">
           take the photograph as it is

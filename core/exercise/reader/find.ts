@@ -1,14 +1,24 @@
-/** Finding worksheets in a photograph by their corner markers. */
+/** Finding what we printed, worksheets and others, in a photograph by their corner markers. */
 import { fitWithin, reduceTo } from '../../picture/resample'
 import type { Raster } from '../../picture/raster'
 import { refineCorners } from './edges'
 import type { Seeing } from './seeing'
 import { homographyOf, through, type Homography, type Point } from '../../numeric/homography'
 import { cornerMarkers } from '../worksheet/frame'
-import { PAPERS, type Paper } from '../worksheet/worksheet'
+import { PAPERS, type Marker, type Paper } from '../worksheet/worksheet'
 
-/** Long edges that are looked at in turn: markers are found best where a module is a few pixels wide. */
-const EDGES = [1200, 2000, 800, 560] as const
+/**
+ * @property edges long edges that are looked at in turn: markers are found best where a module is a few pixels wide.
+ * @property bright share of the photograph that is darker than the paper. @property seldom most photographs have none: where
+ * the first edge shows no marker, no other is tried.
+ */
+export interface Looking {
+  readonly edges: readonly number[]
+  readonly bright: number
+  readonly seldom?: boolean
+}
+/** A worksheet is most of its photograph. */
+const AT_SHEETS: Looking = { edges: [1200, 2000, 800, 560], bright: 0.97 }
 
 /** A marker in the photograph. @property corners in its own order: top left first as it was printed, clockwise. */
 interface Found {
@@ -16,49 +26,49 @@ interface Found {
   readonly corners: readonly Point[]
 }
 
+/** Something printed with a marker in each corner, clockwise from its top left, and what it is. */
+export interface Printed<T> {
+  readonly is: T
+  readonly markers: readonly Marker[]
+}
+
 /**
- * @property map from millimetres of the sheet to pixels. @property blur width of the markers' edges, pixels. @property
- * off mean distance of the markers' corners from the map, pixels: curl.
+ * @property map from millimetres of what was printed to pixels. @property blur width of the markers' edges, pixels.
+ * @property off mean distance of the markers' corners from the map, pixels: curl.
  */
-export interface FoundSheet {
-  readonly paper: Paper
+export interface FoundPrint<T> {
+  readonly is: T
   readonly map: Homography
   readonly blur: number
   readonly off: number
 }
+export type FoundSheet = Omit<FoundPrint<Paper>, 'is'> & { readonly paper: Paper }
 
-/** @property markers by corner; null where one is not seen. */
-interface SheetMarkers {
-  readonly paper: Paper
-  readonly markers: readonly (Found | null)[]
+/** @property found by corner; null where one is not seen. */
+interface Seen<T> {
+  readonly print: Printed<T>
+  readonly found: readonly (Found | null)[]
 }
 
-const LAST_ID = 4 * PAPERS.length - 1
-
-/**
- * Light in the photograph that becomes white, and its least: a marker in dim light has the contrast of one in good
- * light.
- */
-const BRIGHT = 0.97,
-  FAINTEST = 60
+/** What becomes white at least: a marker in dim light has the contrast of one in good light. */
+const FAINTEST = 60
 
 /** Brightened until the paper is white. @param data RGBA, unchanged. */
-function stretched(data: Uint8ClampedArray): Uint8ClampedArray {
+function stretched(data: Uint8ClampedArray, bright: number): Uint8ClampedArray {
   const counts = new Uint32Array(256)
   for (let i = 1; i < data.length; i += 4) counts[data[i]]++
   let top = 255
-  for (let left = (1 - BRIGHT) * (data.length / 4); top > FAINTEST && left >= counts[top]; top--) left -= counts[top]
+  for (let left = (1 - bright) * (data.length / 4); top > FAINTEST && left >= counts[top]; top--) left -= counts[top]
   const brighter = Uint8ClampedArray.from({ length: 256 }, (_, v) => (255 * v) / top)
   return data.map((v, i) => (i % 4 === 3 ? 255 : brighter[v]))
 }
 
-function detect(photo: Raster, edge: number, seeing: Seeing): Found[] {
+function detect(photo: Raster, seeing: Seeing, { edge, bright }: { edge: number; bright: number }): Found[] {
   const size = fitWithin(photo.width, photo.height, edge),
     scale = photo.width / size.width
   const small = scale === 1 ? photo : reduceTo({ ...photo, channels: 4 }, size.width, size.height)
   return seeing
-    .markers({ ...small, data: stretched(small.data) })
-    .filter(m => m.id <= LAST_ID)
+    .markers({ ...small, data: stretched(small.data, bright) })
     .map(m => ({ id: m.id, corners: m.corners.map(c => ({ x: (c.x + 0.5) * scale, y: (c.y + 0.5) * scale })) }))
 }
 
@@ -92,19 +102,18 @@ const ENOUGH = 3
  * Markers of one sheet: each sheet's first marker says about where its others are, and the nearest of their kind are
  * taken.
  */
-function group(found: readonly Found[]): SheetMarkers[] {
+function group<T>(found: readonly Found[], prints: readonly Printed<T>[]): Seen<T>[] {
   const left = new Set(found),
-    sheets: SheetMarkers[] = []
-  const offers = PAPERS.flatMap(paper => {
-    const printed = cornerMarkers(paper)
-    return printed.flatMap(from =>
+    seen: Seen<T>[] = []
+  const offers = prints.flatMap(print =>
+    print.markers.flatMap(from =>
       found
         .filter(m => m.id === from.id)
         .flatMap(first => {
           const map = homographyOf(cornersOf(from), first.corners)
           if (!map) return []
           const size = distance(first.corners[0], first.corners[2])
-          const near = printed.map(marker => {
+          const near = print.markers.map(marker => {
             if (marker === from) return { m: first, away: 0 }
             const expected = through(map, centreOf(cornersOf(marker)))
             return found
@@ -112,48 +121,70 @@ function group(found: readonly Found[]): SheetMarkers[] {
               .map(m => ({ m, away: distance(centreOf(m.corners), expected) / size }))
               .sort((p, q) => p.away - q.away)[0]
           })
-          const markers = near.map(n => n?.m ?? null),
-            seen = near.filter(n => n !== undefined)
-          return seen.length < ENOUGH
+          const own = near.filter(n => n !== undefined)
+          return own.length < ENOUGH
             ? []
-            : [{ paper, markers, rank: 100 * (4 - seen.length) + seen.reduce((sum, n) => sum + n.away, 0) }]
+            : [
+                {
+                  print,
+                  found: near.map(n => n?.m ?? null),
+                  rank: 100 * (4 - own.length) + own.reduce((sum, n) => sum + n.away, 0)
+                }
+              ]
         })
     )
-  })
-  for (const { paper, markers } of offers.sort((p, q) => p.rank - q.rank)) {
+  )
+  for (const { print, found: markers } of offers.sort((p, q) => p.rank - q.rank)) {
     const own = markers.filter(m => m !== null)
     if (!own.every(m => left.has(m))) continue
     own.forEach(m => left.delete(m))
-    sheets.push({ paper, markers })
+    seen.push({ print, found: markers })
   }
-  return sheets
+  return seen
 }
 
-function mapOf(photo: Raster, { paper, markers }: SheetMarkers): FoundSheet | null {
-  const pairs = cornerMarkers(paper).flatMap((printed, i) => {
-    const found = markers[i]
-    return found ? [{ printed: cornersOf(printed), ...refineCorners(photo, found.corners) }] : []
+function mapOf<T>(photo: Raster, { print, found }: Seen<T>): FoundPrint<T> | null {
+  const pairs = print.markers.flatMap((printed, i) => {
+    const marker = found[i]
+    return marker ? [{ printed: cornersOf(printed), ...refineCorners(photo, marker.corners) }] : []
   })
   const printed = pairs.flatMap(p => p.printed),
     seen = pairs.flatMap(p => p.corners)
   const map = homographyOf(printed, seen)
   if (!map) return null
   const off = printed.reduce((sum, p, i) => sum + distance(through(map, p), seen[i]), 0) / printed.length
-  return { paper, map, off, blur: Math.max(...pairs.map(p => p.blur)) }
+  return { is: print.is, map, off, blur: Math.max(...pairs.map(p => p.blur)) }
 }
 
-/** @returns the sheets of a photograph, none where fewer than three corners of one are seen. */
-export function findSheets(photo: Raster, seeing: Seeing): FoundSheet[] {
+/** @returns what of `prints` lies in a photograph; nothing where fewer than three corners of one are seen. */
+export function findPrints<T>(
+  photo: Raster,
+  seeing: Seeing,
+  { prints, looking: { edges, bright, seldom } }: { readonly prints: readonly Printed<T>[]; readonly looking: Looking }
+): FoundPrint<T>[] {
+  const ids = new Set(prints.flatMap(({ markers }) => markers.map(m => m.id)))
   let found: Found[] = [],
-    sheets: SheetMarkers[] = []
-  for (const edge of EDGES) {
-    found = joined(found, detect(photo, edge, seeing))
-    sheets = group(found)
-    if (sheets.length > 0 && sheets.every(s => s.markers.every(m => m !== null)) && 4 * sheets.length === found.length)
-      break
+    seen: Seen<T>[] = []
+  for (const edge of edges) {
+    found = joined(
+      found,
+      detect(photo, seeing, { edge, bright }).filter(m => ids.has(m.id))
+    )
+    if (seldom && found.length === 0) break
+    seen = group(found, prints)
+    if (seen.length > 0 && seen.every(s => s.found.every(m => m !== null)) && 4 * seen.length === found.length) break
   }
-  return sheets.flatMap(sheet => mapOf(photo, sheet) ?? [])
+  return seen.flatMap(one => mapOf(photo, one) ?? [])
 }
+
+const SHEETS: readonly Printed<Paper>[] = PAPERS.map(paper => ({ is: paper, markers: cornerMarkers(paper) }))
+
+/** @returns the worksheets of a photograph. */
+export const findSheets = (photo: Raster, seeing: Seeing): FoundSheet[] =>
+  findPrints(photo, seeing, { prints: SHEETS, looking: AT_SHEETS }).map(({ is: paper, ...found }) => ({
+    paper,
+    ...found
+  }))
 
 /** The same by hand: the outer corners of the four markers, clockwise from the sheet's top left, pixels. */
 export function sheetAt(paper: Paper, corners: readonly Point[]): FoundSheet | null {

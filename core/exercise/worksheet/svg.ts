@@ -31,7 +31,7 @@ export interface Printing {
 }
 
 /** Dark with its bits in white, one module of dark around them. */
-function markerSvg({ x, y, w }: Marker, bits: string): string {
+export function markerSvg({ x, y, w }: Marker, bits: string): string {
   const side = Math.sqrt(bits.length),
     module = w / (side + 2)
   const white = [...bits].flatMap((bit, i) =>

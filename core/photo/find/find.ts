@@ -1,5 +1,6 @@
 /** The four corners of a sheet or a canvas in a photograph of it. */
 import type { Point } from '../../numeric/homography'
+import { liesIn } from '../../numeric/quad'
 import type { Raster } from '../../picture/raster'
 import { fitWithin, reduceTo } from '../../picture/resample'
 import { edgesOf, type EdgeMap } from './edges'
@@ -36,11 +37,13 @@ const edgesAt = (photo: Raster, edge: number): EdgeMap => {
 const scaled = (points: readonly Point[], x: number, y: number): Point[] =>
   points.map(p => ({ x: p.x * x, y: p.y * y }))
 
-/** @param photo at 1000 pixels or more. */
-export function findSheet(photo: Raster): FoundSheet {
+/** @param photo at 1000 pixels or more. @param beside what is no part of the sheet, fractions: our printed strip. */
+export function findSheet(photo: Raster, beside: Point | null = null): FoundSheet {
   const small = edgesAt(photo, EDGE),
     seen = { edges: small, table: tableLikeness(small) },
-    all = quadsOf(linesOf(small, LINES), seen)
+    all = quadsOf(linesOf(small, LINES), seen).filter(
+      ({ corners }) => !beside || !liesIn(corners, { x: beside.x * small.width, y: beside.y * small.height })
+    )
   if (!all.length) return { corners: FRAME, sure: false, score: 0, weakest: 0 }
   const best = paperAround(all[0], all, seen) ?? all[0],
     weakest = Math.min(...best.sides)

@@ -5,7 +5,7 @@ import { AppError } from '../../../shared/errors'
 import type { KnownPrinter } from '../../../shared/exercises/worksheet'
 import { db } from '../../db/pool'
 import { deletePrinter, findPrinter, upsertPrinter } from '../../db/printers'
-import { printPrinterPages, readPrinterPhoto } from '../../work/workers'
+import { printPrinterPages, printStripPage, readPrinterPhoto } from '../../work/workers'
 import { takeApart } from '../pieces/handing-in'
 import type { File } from './worksheets'
 
@@ -16,6 +16,12 @@ export const forgetPrinter = (account: Account): Promise<void> => deletePrinter(
 export const printerPages = async (account: Account, paper: Paper): Promise<File> => ({
   mediaType: 'application/pdf',
   body: Buffer.from(await printPrinterPages({ paper, printer: account.id }, `${account.id}`))
+})
+
+/** The strip of greys and colours that is laid beside work when it is photographed. */
+export const stripPage = async (account: Account, paper: Paper): Promise<File> => ({
+  mediaType: 'application/pdf',
+  body: Buffer.from(await printStripPage(paper, `${account.id}`))
 })
 
 /** @param file of the photograph, which is not kept. @throws AppError not-a-picture, in words of what is missing. */

@@ -10,7 +10,7 @@ import { AppError } from '../../../shared/errors'
 import { listAssignmentsOfSet } from '../../db/assignments'
 import { db } from '../../db/pool'
 import { printPlan, printWorksheets } from '../../work/workers'
-import { PRINTING } from '../../work/worksheet/libraries'
+import { PRINTING } from '../../../shared/printed-marks'
 import type { WorksheetAsked } from '../../work/worksheet/print'
 import { assignmentTo, setTo, visibleAssignment } from '../access'
 

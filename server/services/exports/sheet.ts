@@ -41,6 +41,7 @@ export async function sheetFor(submission: Submission, critique: Critique, paper
     words: {
       title: submission.title,
       about: about.filter(Boolean).join(' · '),
+      photographed: submission.photo?.done ? `The photograph was ${submission.photo.done}.` : '',
       question: submission.question,
       works: critique.works.split('\n').filter(line => line.trim()),
       verdict: critique.verdict,

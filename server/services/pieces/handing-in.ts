@@ -10,7 +10,7 @@ import { insertArea } from '../../db/areas'
 import { clearReturned } from '../../db/assignments'
 import { insertCritique } from '../../db/critiques'
 import { insertMeasurement } from '../../db/measurements'
-import { insertBlob, insertPicture, type Blob } from '../../db/pictures'
+import { insertBlob, insertPicture, type Blob, type NewPicture } from '../../db/pictures'
 import { transaction, type Db } from '../../db/pool'
 import { insertSubmission } from '../../db/submissions'
 import { attachStudies } from '../../db/studies'
@@ -66,17 +66,15 @@ export async function blobsOf({ file, source, originalSha, display, thumb }: Siz
   return [{ sha256: originalSha, mediaType: `image/${source.format}`, bytes: await readFile(file) }, ...sizes]
 }
 
-export const keepPicture = (
-  connection: Db,
-  { source, originalSha, display, thumb, steps, told }: Sizes
-): Promise<number> =>
-  insertPicture(connection, {
-    original: originalSha,
-    display: display.sha256,
-    thumb: thumb.sha256,
-    source,
-    photo: steps && told && { steps, told }
-  })
+export const pictureOf = ({ source, originalSha, display, thumb, steps, told }: Sizes): NewPicture => ({
+  original: originalSha,
+  display: display.sha256,
+  thumb: thumb.sha256,
+  source,
+  photo: steps && told && { steps, told }
+})
+export const keepPicture = (connection: Db, sizes: Sizes): Promise<number> =>
+  insertPicture(connection, pictureOf(sizes))
 
 /** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
 export async function handIn(

@@ -11,6 +11,7 @@ import {
   type Blob,
   type PictureSize
 } from '../../db/pictures'
+import type { PhotoSteps } from '../../../core/photo/steps'
 import { findSteps } from '../../db/photos'
 import { db, transaction } from '../../db/pool'
 import { withScratch } from '../../scratch'
@@ -44,17 +45,25 @@ export async function pictureBytes(sha256: string): Promise<Blob> {
   return blob
 }
 
-/** Every pixel of the original, upright and without metadata; kept, since a closer look is taken again. */
-async function makeFullSize(account: Account, submissionId: number): Promise<string> {
+/** Every pixel of the original, or of the sheet in it by its steps, upright and without metadata. */
+async function upright(account: Account, submissionId: number, steps: PhotoSteps | null): Promise<Blob> {
   const original = await findPictureBytes(db(), submissionId, 'original')
   if (!original) throw new AppError('not-found', 'The picture is missing.')
-  const steps = await findSteps(db(), submissionId)
-  const blob = await withScratch(from =>
+  return withScratch(from =>
     withScratch(async to => {
       await writeFile(from, original.bytes)
       return { ...(await makeUpright({ original: from, file: to, steps }, `${account.id}`)), bytes: await readFile(to) }
     })
   )
+}
+
+/** The photograph as it was handed in, for setting what is done to it. Not kept: that is seldom. */
+export const originalUpright = (account: Account, submissionId: number): Promise<Blob> =>
+  upright(account, submissionId, null)
+
+/** Kept, since a closer look is taken again. */
+async function makeFullSize(account: Account, submissionId: number): Promise<string> {
+  const blob = await upright(account, submissionId, await findSteps(db(), submissionId))
   await transaction(async connection => {
     await insertBlob(connection, blob)
     await updateFullSize(connection, submissionId, blob.sha256)

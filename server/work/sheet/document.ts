@@ -25,6 +25,8 @@ export interface SheetWords {
   readonly title: string
   /** Who made it, in what, for which class, when it was released: one line. */
   readonly about: string
+  /** What was done to the photograph; empty where nothing was. */
+  readonly photographed: string
   readonly question: string
   readonly works: readonly string[]
   readonly corrections: readonly SheetCorrection[]
@@ -194,6 +196,7 @@ export function sheetDocument(words: SheetWords, pictures: SheetPictures, paper:
   const content: Content[] = [
     typeset(words.title, 'Serif', { fontSize: 22 }),
     small(words.about),
+    ...(words.photographed ? [small(words.photographed)] : []),
     ...(words.question
       ? [typeset(`“${words.question}”`, 'Serif', { italics: true, fontSize: 11, margin: [0, 4, 0, 0] })]
       : []),

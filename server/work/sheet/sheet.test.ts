@@ -36,6 +36,7 @@ const request: SheetRequest = {
   words: {
     title: 'Łódka przy moście',
     about: 'Ada Lund · gouache',
+    photographed: 'The photograph was straightened.',
     question: 'Does it read?',
     works: ['The big shapes are simple.'],
     corrections: [

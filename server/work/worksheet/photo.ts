@@ -5,7 +5,7 @@ import { readSheets, type SheetOutcome } from '../../../core/exercise/reader/rea
 import type { Point } from '../../../core/numeric/homography'
 import type { PrinterGreys } from '../../../core/exercise/worksheet/printer-sheet'
 import { decodeFull } from '../layers/layers'
-import { SEEING } from './libraries'
+import { SEEING } from '../../../shared/printed-marks'
 import type { Progress } from '../protocol'
 
 /**

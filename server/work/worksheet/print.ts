@@ -9,11 +9,12 @@ import { worksheetOf } from '../../../core/exercise/worksheet/layout'
 import { printerSheet } from '../../../core/exercise/worksheet/printer-sheet'
 import { worksheetSvg } from '../../../core/exercise/worksheet/svg'
 import { PAPER_SIZE, type Box, type Paper, type Worksheet } from '../../../core/exercise/worksheet/worksheet'
+import { stripPageSvg } from '../../../core/photo/strip/svg'
 import { planSvg, type PlanPage } from '../../../core/exercise/plan/sheet'
 import { positionOn, stepAt } from '../../../core/wheel/wheel'
 import type { WheelName } from '../../../core/wheel/steps'
 import { writePdf } from '../pdf'
-import { PRINTING } from './libraries'
+import { PRINTING } from '../../../shared/printed-marks'
 import { typeset } from '../sheet/fonts'
 
 export type WorksheetAsked = Parameters<typeof worksheetOf>[0]
@@ -110,6 +111,16 @@ export const printPrinter = ({ paper, printer }: PrinterPages, fonts: string): P
       content: (['measure', 'own'] as const).map((role, i) =>
         page(worksheetSvg(printerSheet({ role, paper, printer }), PRINTING), PAPER_SIZE[paper].width, i === 0)
       )
+    },
+    fonts
+  )
+
+/** @param fonts folder of the font files. */
+export const printStrip = (paper: Paper, fonts: string): Promise<Buffer> =>
+  writePdf(
+    {
+      ...plainPage(paper, 'A strip of greys and colours'),
+      content: [page(stripPageSvg(paper, PRINTING), PAPER_SIZE[paper].width, true)]
     },
     fonts
   )

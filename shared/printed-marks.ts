@@ -1,12 +1,12 @@
 /**
- * What draws and finds the printed marks of worksheets: libraries, given to the core, which imports nothing from
+ * What draws and finds the printed marks of worksheets and strips: libraries, given to the core, which imports nothing from
  * outside itself.
  */
 import aruco from 'js-aruco2/src/aruco.js'
 import encodeQR from 'qr'
 import decodeQR from 'qr/decode.js'
-import type { Printing } from '../../../core/exercise/worksheet/svg'
-import type { Seeing } from '../../../core/exercise/reader/seeing'
+import type { Printing } from '../core/exercise/worksheet/svg'
+import type { Seeing } from '../core/exercise/reader/seeing'
 
 /**
  * 6 × 6 bits, any two at least 12 apart. S. Garrido-Jurado et al., "Generation of fiducial marker dictionaries using
