@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { emailSchema, nameSchema, passwordSchema } from './account'
 
-export const linkKindSchema = z.enum(['owner', 'invitation', 'reset', 'address'])
+export const linkKindSchema = z.enum(['owner', 'invitation', 'reset', 'address', 'entry'])
 export type LinkKind = z.infer<typeof linkKindSchema>
 
 /**

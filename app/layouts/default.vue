@@ -10,6 +10,7 @@ const LINKS: readonly (readonly [to: string, label: string, whose: (account: Acc
   ['/exercises', 'Exercises', account => teaches(account) || learns(account)],
   ['/hand-in', 'Hand in', learns],
   ['/classes', 'Classes', ({ roles }) => roles.includes('instructor')],
+  ['/calls', 'Open calls', ({ roles }) => roles.includes('instructor')],
   ['/outbox', 'Outbox', ({ roles }) => roles.includes('instructor')],
   ['/house', 'House', ({ roles }) => roles.includes('owner')]
 ]

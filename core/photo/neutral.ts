@@ -51,7 +51,7 @@ export interface LightField {
 const STEP = 0.035
 /** Under one lamp; and under two of them, where paper is known to go all the way around. */
 const TINT = 0.06,
-  TINTS = 0.18
+  TINTS = 0.1
 /** Light against the picked place's, within which paper may lie. */
 const DARKEST = 0.3,
   LIGHTEST = 2.2
@@ -79,21 +79,16 @@ export function lightField(flat: Raster, picked: Point, tint = TINT): LightField
   const terms = (u: number, v: number): number[] => (sixteenths < CURVED ? [1, u, v] : [1, u, v, u * u, u * v, v * v])
   const rows = paper.map(p => terms(p.u, p.v)),
     brightness = paper.map(p => Math.log(luminanceOf(p.light)))
-  let weights = paper.map(() => 1)
-  for (let round = 0; round < 5; round++) {
-    const surface = leastSquares(rows, brightness, weights)
-    if (!surface) return one
-    const off = rows.map((r, i) => brightness[i] - dot(r, surface)),
-      scale = Math.max(0.008, 1.4826 * medianOf(off.map(Math.abs)))
-    // What is darker than paper by more than grain is a stroke or a shadow.
-    weights = off.map(o => (Math.abs(o) < 4 * scale ? (1 - (o / (4 * scale)) ** 2) ** 2 : 0))
-  }
-  const surfaces = [0, 1, 2].map(c =>
-    leastSquares(
-      rows,
-      paper.map(p => logs(p.light)[c]),
-      weights
-    )
+  const fitted = robustly(rows, brightness)
+  if (!fitted) return one
+  // What is as light as paper and of another colour is no paper either.
+  const surfaces = [0, 1, 2].map(
+    c =>
+      robustly(
+        rows,
+        paper.map(p => logs(p.light)[c]),
+        fitted.weights
+      )?.surface ?? null
   )
   if (surfaces.some(s => s === null)) return one
   const at = (u: number, v: number): Rgb => {
@@ -134,6 +129,24 @@ export function lightAround(flat: Raster, white: number): LightField | null {
     )
   )
   return ring.filter(i => paper.has(i)).length >= AROUND * ring.length ? lightField(flat, at, TINTS) : null
+}
+
+/** A surface through most of what is given: what lies off it by more than grain, a stroke or a shadow, counts for little. */
+function robustly(
+  rows: readonly (readonly number[])[],
+  wanted: readonly number[],
+  given: readonly number[] = rows.map(() => 1)
+): { surface: number[]; weights: number[] } | null {
+  let weights = [...given],
+    surface: number[] | null = null
+  for (let round = 0; round < 5; round++) {
+    surface = leastSquares(rows, wanted, weights)
+    if (!surface) return null
+    const off = rows.map((r, i) => wanted[i] - dot(r, surface!)),
+      scale = Math.max(0.008, 1.4826 * medianOf(off.map(Math.abs)))
+    weights = off.map((o, i) => given[i] * (Math.abs(o) < 4 * scale ? (1 - (o / (4 * scale)) ** 2) ** 2 : 0))
+  }
+  return surface && { surface, weights }
 }
 
 interface Paper {

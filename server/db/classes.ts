@@ -95,7 +95,8 @@ const mapListed = (row: Row): ClassListed => ({
 /** Those somebody is in, archived ones last. */
 export async function listClassesOf(db: Db, accountId: number): Promise<ClassListed[]> {
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} JOIN memberships m ON m.class_id = c.id AND m.account_id = ? ORDER BY archived, c.name, c.id`,
+    `${LISTED} JOIN memberships m ON m.class_id = c.id AND m.account_id = ?
+     WHERE NOT EXISTS (SELECT 1 FROM calls k WHERE k.class_id = c.id) ORDER BY archived, c.name, c.id`,
     [accountId]
   )
   return rows.map(mapListed)
@@ -104,7 +105,8 @@ export async function listClassesOf(db: Db, accountId: number): Promise<ClassLis
 /** All there are, with what this account is in each. */
 export async function listAllClasses(db: Db, accountId: number): Promise<ClassListed[]> {
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} LEFT JOIN memberships m ON m.class_id = c.id AND m.account_id = ? ORDER BY archived, c.name, c.id`,
+    `${LISTED} LEFT JOIN memberships m ON m.class_id = c.id AND m.account_id = ?
+     WHERE NOT EXISTS (SELECT 1 FROM calls k WHERE k.class_id = c.id) ORDER BY archived, c.name, c.id`,
     [accountId]
   )
   return rows.map(mapListed)

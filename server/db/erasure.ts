@@ -2,6 +2,7 @@
 import type { EraseWish } from '../../shared/person'
 import { deleteAnswers, deletePictures } from './answers'
 import type { Changed, Db, Row } from './pool'
+import { deleteEntryOf } from './call-entries'
 import { deleteKeptStudies } from './studies'
 
 const list = (ids: readonly unknown[]): string => ids.map(() => '?').join(', ')
@@ -58,6 +59,7 @@ export async function deleteAccount(
 ): Promise<void> {
   await deleteAnswers(db, 'x.learner_id = ?', [id])
   await deleteKeptStudies(db, 't.learner_id = ?', [id])
+  await deleteEntryOf(db, id)
   await db.execute('DELETE FROM outbox WHERE about_id = ?', [id])
   await db.execute('DELETE FROM phrases WHERE LOCATE(?, words) > 0', [name])
   if (tries.length) await db.execute(`DELETE FROM sign_in_tries WHERE \`key\` IN (${list(tries)})`, [...tries])

@@ -19,9 +19,12 @@ export async function insertMail(
   db: Db,
   { accountId, classId, subject, body, aboutId = null, email = null, linkId = null }: NewMail
 ): Promise<void> {
+  // A guest of an open call has no address of their own: it goes where their link went, with it.
   await db.execute(
-    'INSERT INTO outbox (account_id, class_id, subject, body, about_id, email, link_id) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [accountId, classId, subject, body, aboutId, email, linkId]
+    `INSERT INTO outbox (account_id, class_id, subject, body, about_id, email, link_id) VALUES (?, ?, ?, ?, ?,
+       COALESCE(?, (SELECT COALESCE(e.guardian_email, e.email) FROM call_entries e WHERE e.account_id = ?)),
+       COALESCE(?, (SELECT MAX(l.id) FROM links l WHERE l.account_id = ? AND l.kind = 'entry')))`,
+    [accountId, classId, subject, body, aboutId, email, accountId, linkId, accountId]
   )
 }
 

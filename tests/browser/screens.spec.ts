@@ -27,6 +27,7 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['tamsin', '/progress/7', '.over-time'],
   ['tamsin', '/progress/class/1', 'tbody tr'],
   ['tamsin', '/photograph/3', 'img'],
+  ['tamsin', '/calls', '.calls'],
   ['tamsin', '/nowhere', 'h1'],
   ['ada', '/work', '.piece'],
   ['ada', '/critique/11', '.tag'],

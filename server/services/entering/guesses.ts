@@ -16,7 +16,7 @@ const QUARTER_HOUR_S = 15 * 60
  * Wrong tries in a quarter of an hour. A class behind one address mistypes too; an account is also guessed at from
  * many.
  */
-const MOST = { pair: 8, account: 40, address: 60, link: 60, forgotten: 5 } as const
+const MOST = { pair: 8, account: 40, address: 60, link: 60, forgotten: 5, entry: 120 } as const
 type By = keyof typeof MOST
 
 /** One at a time leaves the other core to everybody else. More than these would wait longer than a browser does. */
@@ -42,7 +42,8 @@ function limiterOf(by: By): RateLimiterMySQL {
     account: make('account'),
     address: make('address'),
     link: make('link'),
-    forgotten: make('forgotten')
+    forgotten: make('forgotten'),
+    entry: make('entry')
   }
   return limiters[by]
 }
@@ -84,6 +85,8 @@ export async function guess<T>(login: string, address: string, look: () => Promi
 export const countLinkTry = (address: string): Promise<void> => take('link', keyOf(address))
 /** Being mailed a new link, of the same account. @throws AppError too-many-tries. */
 export const countForgotten = (login: string): Promise<void> => take('forgotten', keyOf(login))
+/** Guests of an open call hand in: a class at one address too. @throws AppError too-many-tries. */
+export const countEntry = (address: string): Promise<void> => take('entry', keyOf(address))
 /** What is counted for a login goes with its account. */
 export const keysOf = (login: string): string[] =>
   (['account', 'forgotten'] as const).map(by => `${by}:${keyOf(login)}`)

@@ -1,5 +1,5 @@
 /**
- * Links that are used once. What a link says is made from its row and the house's secret each time it is needed: the
+ * Links that are used once, and a guest's, which is theirs for as long as their piece is. What a link says is made from its row and the house's secret each time it is needed: the
  * table alone opens nothing, and a slip can be printed again.
  */
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
@@ -9,12 +9,19 @@ import { deleteLinksFor, findLink, insertLink, type LinkRow } from '../../db/lin
 import { db, type Db } from '../../db/pool'
 
 /** How long each is good for, in hours. */
-const HOURS: Readonly<Record<LinkKind, number>> = { owner: 7 * 24, invitation: 21 * 24, reset: 1, address: 24 }
+const HOURS: Readonly<Record<LinkKind, number>> = {
+  owner: 7 * 24,
+  invitation: 21 * 24,
+  reset: 1,
+  address: 24,
+  entry: 400 * 24
+}
 const PAGE: Readonly<Record<LinkKind, string>> = {
   owner: 'begin',
   invitation: 'enter',
   reset: 'enter',
-  address: 'address'
+  address: 'address',
+  entry: 'entry'
 }
 
 const sealOf = ({ id, nonce }: LinkRow, secret: string): Buffer =>

@@ -6,6 +6,7 @@ import { AppError } from '../../../shared/errors'
 import { ERASE_DAYS, type ErasureAsked, type Going } from '../../../shared/person'
 import { countOwners, findAccount } from '../../db/accounts'
 import * as rows from '../../db/erasure'
+import { listUnconfirmed } from '../../db/call-entries'
 import { listClassesOf } from '../../db/classes'
 import { listInstructors } from '../../db/memberships'
 import { db, transaction, type Db } from '../../db/pool'
@@ -14,6 +15,8 @@ import { dropExportsAbout } from '../exports/export-jobs'
 import { keysOf } from '../entering/guesses'
 import { tellErasure, tellErasureUndone } from '../mail/mail'
 
+/** What a guest of an open call sent and nobody confirmed was never meant, so many days on. */
+const UNCONFIRMED_DAYS = 7
 /** Time between the warning and the end of an unused record, in days. */
 const WARNED_DAYS = 30
 
@@ -107,6 +110,7 @@ export const erasureOf = async (account: Account, personId: number): Promise<Goi
 
 /** What is due goes; what is unused as long as the house keeps records is warned about. */
 export async function sweepErasures(): Promise<void> {
+  for (const id of await listUnconfirmed(db(), UNCONFIRMED_DAYS)) await eraseNow(id, null)
   for (const id of await rows.dueErasures(db()))
     await eraseNow(id, null).catch((error: unknown) => {
       // Somebody who is needed after all stays until they are not.

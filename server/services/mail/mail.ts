@@ -71,6 +71,47 @@ export interface Invited {
   readonly className: string | null
 }
 
+/** A guest's piece came in; whoever is written to confirms it by the link, and reads by it later. */
+interface EntryTold {
+  readonly accountId: number
+  readonly link: LinkRow
+  readonly to: string
+  readonly call: { readonly title: string; readonly classId: number }
+  readonly title: string
+  /** The name of a child whose guardian is written to; null where the guest is. */
+  readonly guardianOf: string | null
+}
+export const tellEntry = (connection: Db, { accountId, link, to, call, title, guardianOf }: EntryTold): Promise<void> =>
+  insertMail(connection, {
+    accountId,
+    classId: null,
+    email: to,
+    linkId: link.id,
+    subject: guardianOf ? `May ${guardianOf} hand in to “${call.title}”?` : `Confirm your piece for “${call.title}”`,
+    body: guardianOf
+      ? `${guardianOf} is not of age, named you as parent or guardian, and hands in “${title}”. Nobody sees it until you open the link and agree. By the same link you read what is said of it, and can take it all away again. If you know nothing of this, do nothing: it is deleted after a week.`
+      : `“${title}” is in. Nobody sees it until you open the link and confirm. By the same link you read what is said of it, and can take it all away again. If you know nothing of this, do nothing: it is deleted after a week.`
+  })
+
+/** No place was left, or another piece was chosen. */
+export const tellPassed = (
+  connection: Db,
+  { call, entry }: { readonly call: { readonly title: string }; readonly entry: GuestToldOf }
+): Promise<void> =>
+  insertMail(connection, {
+    accountId: entry.accountId,
+    classId: null,
+    email: entry.guardianEmail ?? entry.email,
+    subject: `“${entry.words.title}” is not among those looked at`,
+    body: `More came in to “${call.title}” than can be looked at. Thank you for handing in. By the link from before you can take your piece away.`
+  })
+interface GuestToldOf {
+  readonly accountId: number
+  readonly email: string
+  readonly guardianEmail: string | null
+  readonly words: { readonly title: string }
+}
+
 /** Somebody who has an account already is in another class. */
 export const tellAdded = (connection: Db, { accountId, classId, className }: Omit<Invited, 'link'>): Promise<void> =>
   insertMail(connection, {

@@ -9,9 +9,10 @@ import type { Area } from '../../../core/picture/area'
 import { insertArea } from '../../db/areas'
 import { clearReturned } from '../../db/assignments'
 import { insertCritique } from '../../db/critiques'
+import { isCall } from '../../db/calls'
 import { insertMeasurement } from '../../db/measurements'
 import { insertBlob, insertPicture, type Blob, type NewPicture } from '../../db/pictures'
-import { transaction, type Db } from '../../db/pool'
+import { db, transaction, type Db } from '../../db/pool'
 import { insertSubmission } from '../../db/submissions'
 import { attachStudies } from '../../db/studies'
 import { findFirst } from '../../db/versions'
@@ -27,6 +28,18 @@ const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.
 export interface HandedIn {
   readonly picture: string
   readonly reference: string | null
+}
+
+/** What hangs on every piece from its first moment: its critique, what was pointed out on it, and a place in the queue. */
+export async function beginPiece(
+  connection: Db,
+  submissionId: number,
+  { focusX, focusY }: { readonly focusX?: number; readonly focusY?: number }
+): Promise<void> {
+  await insertCritique(connection, submissionId)
+  if (focusX !== undefined && focusY !== undefined)
+    await insertArea(connection, submissionId, { name: FOCUS_NAME, area: focusAbout(focusX, focusY) })
+  await insertMeasurement(connection, submissionId)
 }
 
 /** A pointed-out place becomes an area of a fifth of the picture about it, for the instructor to draw more exactly. */
@@ -82,6 +95,8 @@ export async function handIn(
   { words, files, now }: { readonly words: HandIn; readonly files: HandedIn; readonly now: Date }
 ): Promise<number> {
   await inClass(learner, words.classId, 'hand-in')
+  if (await isCall(db(), words.classId))
+    throw new AppError('invalid', 'This is an open call: pieces come in by its own page.')
   if (words.earlierId) {
     const earlier = await ownPiece(learner, words.earlierId)
     if (earlier.classId !== words.classId) throw new AppError('invalid', 'The piece was handed in to another class.')
@@ -109,11 +124,7 @@ export async function handIn(
       firstId: words.earlierId ? await findFirst(connection, words.earlierId) : null
     })
     await attachStudies(connection, { learnerId: learner.id, submissionId }, words.studies ?? [])
-    await insertCritique(connection, submissionId)
-    if (words.focusX !== undefined && words.focusY !== undefined) {
-      await insertArea(connection, submissionId, { name: FOCUS_NAME, area: focusAbout(words.focusX, words.focusY) })
-    }
-    await insertMeasurement(connection, submissionId)
+    await beginPiece(connection, submissionId, words)
     if (words.assignmentId) await clearReturned(connection, words.assignmentId)
     return submissionId
   })

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import encodeQR from 'qr'
+import { z } from 'zod'
+import type { ListedCall } from '~~/shared/call'
+
+/** One call as its holder sees it: its link, who came, and what is to be done about them. */
+const props = defineProps<{ call: ListedCall }>()
+const emit = defineEmits<{ changed: [] }>()
+const { problem, busy, act } = useAct(),
+  coded = ref(false),
+  link = computed(() => `${location.origin}${props.call.path}`),
+  code = computed(() => `data:image/svg+xml;base64,${btoa(encodeQR(link.value, 'svg', { border: 2 }))}`)
+const send = (path: string, method: 'POST' | 'PUT', body?: unknown) =>
+  act(async () => {
+    await api(z.object({}), `/calls/${props.call.id}${path}`, { method, body })
+    emit('changed')
+  })
+const came = computed(() => props.call.entries.filter(e => e.state !== 'sent' && e.state !== 'withdrawn')),
+  unconfirmed = computed(() => props.call.entries.filter(e => e.state === 'sent').length)
+const STANDING = { 'not-yet': 'not open yet', open: 'open', full: 'full', closed: 'closed' } as const
+const said = computed(() =>
+  [
+    STANDING[props.call.standing],
+    came.value.length ? `${countWord(came.value.length)} in` : 'nothing came in yet',
+    unconfirmed.value ? `${countWord(unconfirmed.value)} not confirmed` : ''
+  ]
+    .filter(Boolean)
+    .join(' · ')
+)
+const copied = ref(false)
+async function copy() {
+  await navigator.clipboard.writeText(link.value)
+  copied.value = true
+}
+</script>
+
+<template>
+  <li class="call">
+    <h2>{{ call.title }}</h2>
+    <p class="quiet">{{ said }}</p>
+    <p class="acts">
+      <NuxtLink class="word-link" :to="call.path" target="_blank">its page</NuxtLink>
+      <button type="button" class="word-link" @click="copy">
+        {{ copied ? 'the link is copied' : 'copy the link' }}
+      </button>
+      <button type="button" class="word-link" @click="coded = !coded">
+        {{ coded ? 'hide the code' : 'code to print' }}
+      </button>
+      <button
+        v-if="call.standing !== 'closed'"
+        type="button"
+        class="word-link"
+        :disabled="busy"
+        @click="send('/close', 'POST')"
+      >
+        close it now
+      </button>
+      <button
+        v-else-if="call.ordered === 'lot' && !call.drawn"
+        type="button"
+        class="word-link"
+        :disabled="busy"
+        @click="send('/draw', 'POST')"
+      >
+        draw the lots
+      </button>
+    </p>
+    <img v-if="coded" class="code" :src="code" :alt="`The link of “${call.title}” as a code`" />
+    <p v-if="call.ordered === 'lot'" class="quiet small">Lots by the number {{ call.seed }}</p>
+    <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+    <ol v-if="came.length">
+      <li v-for="entry in came" :key="entry.id" :class="{ passed: entry.state === 'passed' }">
+        <NuxtLink v-if="entry.submissionId" :to="`/bench/${entry.submissionId}/first-look`">{{ entry.title }}</NuxtLink>
+        <template v-else>{{ entry.title }}</template>
+        <span class="quiet"> {{ entry.name }}{{ entry.state === 'passed' ? ' · not looked at' : '' }}</span>
+        <span v-if="call.ordered === 'chosen' && entry.state === 'waiting'" class="choose">
+          <button type="button" class="word-link" @click="send(`/entries/${entry.id}`, 'PUT', { take: true })">
+            take
+          </button>
+          <button type="button" class="word-link" @click="send(`/entries/${entry.id}`, 'PUT', { take: false })">
+            pass by
+          </button>
+        </span>
+      </li>
+    </ol>
+  </li>
+</template>
+
+<style scoped>
+.call {
+  display: grid;
+  gap: 8px;
+  padding: 16px 0;
+  border-bottom: 1px solid var(--line);
+}
+.acts,
+.choose {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+}
+.choose {
+  display: inline-flex;
+  margin-left: 12px;
+}
+.code {
+  width: 180px;
+}
+ol {
+  padding-left: 22px;
+  line-height: 1.8;
+}
+.passed {
+  opacity: 0.7;
+}
+.small {
+  font-size: 13px;
+}
+.problem {
+  color: var(--accent);
+}
+</style>
