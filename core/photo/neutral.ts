@@ -123,12 +123,16 @@ export function lightAround(flat: Raster, white: number): LightField | null {
   const at = { x: ((bright % width) + 0.5) / width, y: (Math.floor(bright / width) + 0.5) / height },
     light = lightAbout(flat, at)
   if (!light) return null
-  const paper = new Set(
-    paperFrom(flat, { picked: at, white: light, most: TINTS }).map(
-      ({ u, v }) => Math.floor(v * height) * width + Math.floor(u * width)
+  // Two lamps are thought of where one does not explain it: the more tints count as paper, the more paint does.
+  for (const most of [TINT, TINTS]) {
+    const paper = new Set(
+      paperFrom(flat, { picked: at, white: light, most }).map(
+        ({ u, v }) => Math.floor(v * height) * width + Math.floor(u * width)
+      )
     )
-  )
-  return ring.filter(i => paper.has(i)).length >= AROUND * ring.length ? lightField(flat, at, TINTS) : null
+    if (ring.filter(i => paper.has(i)).length >= AROUND * ring.length) return lightField(flat, at, most)
+  }
+  return null
 }
 
 /** A surface through most of what is given: what lies off it by more than grain, a stroke or a shadow, counts for little. */
