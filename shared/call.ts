@@ -87,7 +87,7 @@ export type EntryWritten = z.infer<typeof entryWrittenSchema>
 export const entrySentSchema = z.object({ to: z.string(), link: z.string().nullable() })
 export type EntrySent = z.infer<typeof entrySentSchema>
 
-export const entryStateSchema = z.enum(['sent', 'waiting', 'taken', 'passed', 'withdrawn'])
+export const entryStateSchema = z.enum(['sent', 'waiting', 'taken', 'passed'])
 /** What a guest's link shows. @property submissionId once it is on the desk. @property ready the critique is there. */
 export const entrySchema = z.object({
   call: z.string(),

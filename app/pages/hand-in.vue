@@ -29,8 +29,6 @@ const {
   send
 } = useHandIn(exerciseId, againId)
 
-/** The photograph’s corners or its white are being set: the picture waits. */
-const setting = ref(false)
 const heading = computed(() =>
   assignment.value
     ? `Hand in: ${exerciseSet(assignment.value).title}`
@@ -51,21 +49,14 @@ const asksScheme = computed(() => !assignment.value || !exerciseSet(assignment.v
   <div class="hand-in">
     <div>
       <LazyLaidOver v-if="file && earlier" v-model="corners" :file="laidFlat ?? file" :earlier="earlier" />
-      <PictureDrop
-        v-show="!setting"
+      <PictureHandedIn
         v-model="file"
         v-model:focus="focus"
-        :brief="Boolean(againId)"
-        :instead="laidFlat"
-      />
-      <LazyPhotographedSheet
-        v-if="file"
-        v-model:setting="setting"
         v-model:steps="steps"
-        v-model:picture="laidFlat"
-        :file="file"
+        v-model:laid-flat="laidFlat"
+        :brief="Boolean(againId)"
+        :missing="noFile"
       />
-      <p v-if="noFile" role="alert" class="problem">Choose the picture first.</p>
     </div>
     <form novalidate @submit.prevent="send">
       <h1>{{ heading }}</h1>

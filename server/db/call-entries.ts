@@ -78,14 +78,14 @@ export async function listEntries(db: Db, callId: number): Promise<EntryRow[]> {
   return rows.map(mapEntry)
 }
 
-/** Of a call, those that are not withdrawn, and those of one address among them. */
+/** Of a call, all there are, and those of one address among them. */
 export async function countEntries(
   db: Db,
   callId: number,
   email: string
 ): Promise<{ readonly all: number; readonly own: number }> {
   const [rows] = await db.execute<Row[]>(
-    "SELECT COUNT(*) AS n, COALESCE(SUM(email = ?), 0) AS own FROM call_entries WHERE call_id = ? AND state <> 'withdrawn'",
+    'SELECT COUNT(*) AS n, COALESCE(SUM(email = ?), 0) AS own FROM call_entries WHERE call_id = ?',
     [email, callId]
   )
   return { all: Number(rows[0]!.n), own: Number(rows[0]!.own) }
@@ -103,11 +103,14 @@ export async function updateEntry(
   )
 }
 
-/** Accounts of guests whose address was never confirmed, so many days on. */
+/** Accounts of guests whose address was never confirmed, or whose piece was taken off, so many days on. */
 export async function listUnconfirmed(db: Db, days: number): Promise<number[]> {
   const [rows] = await db.execute<Row[]>(
-    "SELECT account_id FROM call_entries WHERE state = 'sent' AND sent_at < UTC_TIMESTAMP(3) - INTERVAL ? DAY",
-    [days]
+    `SELECT account_id FROM call_entries WHERE state = 'sent' AND sent_at < UTC_TIMESTAMP(3) - INTERVAL ? DAY
+     UNION SELECT l.account_id FROM links l WHERE l.kind = 'entry'
+       AND l.created_at < UTC_TIMESTAMP(3) - INTERVAL ? DAY
+       AND NOT EXISTS (SELECT 1 FROM call_entries e WHERE e.account_id = l.account_id)`,
+    [days, days]
   )
   return rows.map(row => row.account_id as number)
 }

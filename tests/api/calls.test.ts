@@ -179,4 +179,10 @@ it('is chosen from by hand where the instructor chooses', async () => {
   expect(await (await choose(two!.id, true)).text()).toMatch(/All 1 places/)
   expect((await choose(two!.id, false)).status).toBe(200)
   expect((await Promise.all(links.map(entryAt))).map(e => e.state).sort()).toEqual(['passed', 'taken'])
+  // Taken off by the instructor: it is gone, for the desk and for the guest.
+  const { submissionId } = (await listed(call.id))!.entries.find(e => e.id === one!.id)!
+  expect((await other.json('DELETE', `/calls/${call.id}/entries/${one!.id}`)).status).toBe(404)
+  expect((await holder.json('DELETE', `/calls/${call.id}/entries/${one!.id}`)).status).toBe(200)
+  expect((await holder.fetch(`/submissions/${submissionId}`)).status).toBe(404)
+  expect((await listed(call.id))!.entries.map(e => e.id)).toEqual([two!.id])
 }, 60_000)

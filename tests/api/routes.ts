@@ -45,6 +45,7 @@ export const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/calls/9999/close', who: 'instructors' },
   { method: 'POST', path: '/calls/9999/draw', who: 'instructors' },
   { method: 'PUT', path: '/calls/9999/entries/9999', who: 'instructors', body: { take: true } },
+  { method: 'DELETE', path: '/calls/9999/entries/9999', who: 'instructors' },
   { method: 'GET', path: '/call/1-x', who: 'anybody' },
   { method: 'POST', path: '/call/1-x', who: 'anybody' },
   { method: 'GET', path: '/entry/1-x', who: 'anybody' },

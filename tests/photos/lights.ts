@@ -42,9 +42,28 @@ export function differenceBetween(made: Raster, truth: Raster): number {
   return sum / cells / cells
 }
 
-const mean = (of: number[]): string => (of.reduce((p, q) => p + q, 0) / of.length).toFixed(1)
-export const said = (name: string, before: number[], after: number[]): void =>
-  console.log(
-    `${name.padEnd(21)} ${String(before.length).padStart(3)}: as photographed ${mean(before)},`,
-    `brought right ${mean(after)} (middle ${medianOf(after).toFixed(1)}, worst ${Math.max(...after).toFixed(1)})`
-  )
+const mean = (of: readonly number[]): string => (of.reduce((p, q) => p + q, 0) / of.length).toFixed(1)
+
+/** How far photographs were from the truth, and are once they are corrected, by what they were taken in. */
+export class Corrections {
+  private readonly by = new Map<string, { before: number[]; after: number[] }>()
+
+  add(kind: string, { before, after }: { readonly before: number; readonly after: number }): void {
+    const one = this.by.get(kind) ?? { before: [], after: [] }
+    one.before.push(before)
+    one.after.push(after)
+    this.by.set(kind, one)
+  }
+
+  print(): void {
+    const all = [...this.by.values()]
+    for (const [name, { before, after }] of [
+      ...this.by,
+      ['mean ΔE00', { before: all.flatMap(f => f.before), after: all.flatMap(f => f.after) }] as const
+    ])
+      console.log(
+        `${name.padEnd(21)} ${String(before.length).padStart(3)}: as photographed ${mean(before)},`,
+        `brought right ${mean(after)} (middle ${medianOf(after).toFixed(1)}, worst ${Math.max(...after).toFixed(1)})`
+      )
+  }
+}

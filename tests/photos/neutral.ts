@@ -8,14 +8,14 @@ import { correctPhoto } from '../../core/photo/correct'
 import type { PhotoSteps } from '../../core/photo/steps'
 import { demoPictures } from '../register/bases'
 import { photographWork } from './kitchen'
-import { differenceBetween, kitchenLight, LIGHTS, said } from './lights'
+import { differenceBetween, Corrections, kitchenLight, LIGHTS } from './lights'
 import { flatMap } from '../../core/photo/straighten'
 import { through } from '../../core/numeric/homography'
 import { paperWork } from './work'
 
 const COUNT = Number(process.argv[2] ?? 60)
 const bases = await demoPictures()
-const found = new Map<string, { before: number[]; after: number[] }>()
+const found = new Corrections()
 for (let n = 0; n < COUNT; n++) {
   const random = seededRandom(900 + n),
     [name, light] = Object.entries(LIGHTS)[n % 5]!,
@@ -35,15 +35,9 @@ for (let n = 0; n < COUNT; n++) {
   const plain = correctPhoto(photo, steps, { edge: 800 }),
     white = { x: inMargin.x / photo.width, y: inMargin.y / photo.height, as: 'white' as const },
     made = correctPhoto(photo, { ...steps, known: white }, { edge: 800 })
-  const one = found.get(name) ?? { before: [], after: [] }
-  one.before.push(differenceBetween(plain.raster, work.raster))
-  one.after.push(differenceBetween(made.raster, work.raster))
-  found.set(name, one)
+  found.add(name, {
+    before: differenceBetween(plain.raster, work.raster),
+    after: differenceBetween(made.raster, work.raster)
+  })
 }
-for (const [name, { before, after }] of found) said(name, before, after)
-const all = [...found.values()]
-said(
-  'mean ΔE00',
-  all.flatMap(f => f.before),
-  all.flatMap(f => f.after)
-)
+found.print()

@@ -8,7 +8,7 @@ import { NO_STEPS, type PhotoSteps } from '../../core/photo/steps'
 import { findStrip } from '../../core/photo/strip/find'
 import { demoPictures } from '../register/bases'
 import { SEEING } from '../../shared/printed-marks'
-import { differenceBetween, kitchenLight, said, LIGHTS } from './lights'
+import { differenceBetween, kitchenLight, LIGHTS, Corrections } from './lights'
 import { photographBesideStrip } from './beside-strip'
 import { workOf } from './work'
 
@@ -16,7 +16,7 @@ const COUNT = Number(process.argv[2] ?? 60),
   /** Half of what a phone takes. */
   SIZE = { width: 2400, height: 1800 }
 const bases = await demoPictures(),
-  found = new Map<string, { before: number[]; after: number[] }>()
+  found = new Corrections()
 for (let n = 0; n < COUNT; n++) {
   const random = seededRandom(700 + n),
     [name, light] = Object.entries(LIGHTS)[n % 5]!,
@@ -29,23 +29,14 @@ for (let n = 0; n < COUNT; n++) {
   const strip = findStrip(photo, SEEING),
     steps: PhotoSteps = { ...NO_STEPS, corners, ratio: work.raster.width / work.raster.height },
     plain = correctPhoto(photo, steps, { edge: 800 })
-  const kind = `${name}, ${work.margin ? 'on paper' : 'canvas'}`
-  const one = found.get(kind) ?? { before: [], after: [] }
-  one.before.push(differenceBetween(plain.raster, work.raster))
+  const before = differenceBetween(plain.raster, work.raster)
+  let after = before
   try {
-    const made = strip && correctPhoto(photo, { ...steps, strip }, { edge: 800 })
-    one.after.push(made ? differenceBetween(made.raster, work.raster) : one.before.at(-1)!)
-    if (process.env.EACH) console.log(n, kind, one.before.at(-1), one.after.at(-1), made ? made.strip : 'not found')
+    if (strip) after = differenceBetween(correctPhoto(photo, { ...steps, strip }, { edge: 800 }).raster, work.raster)
+    else console.log(`${n}: the strip is not found`)
   } catch (error) {
-    console.log(`${n} ${kind}: ${(error as Error).message}`)
-    one.after.push(one.before.at(-1)!)
+    console.log(`${n}: ${(error as Error).message}`)
   }
-  found.set(kind, one)
+  found.add(`${name}, ${work.margin ? 'on paper' : 'canvas'}`, { before, after })
 }
-for (const [name, { before, after }] of found) said(name, before, after)
-const all = [...found.values()]
-said(
-  'mean ΔE00',
-  all.flatMap(f => f.before),
-  all.flatMap(f => f.after)
-)
+found.print()

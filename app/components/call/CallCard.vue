@@ -10,12 +10,12 @@ const { problem, busy, act } = useAct(),
   coded = ref(false),
   link = computed(() => `${location.origin}${props.call.path}`),
   code = computed(() => `data:image/svg+xml;base64,${btoa(encodeQR(link.value, 'svg', { border: 2 }))}`)
-const send = (path: string, method: 'POST' | 'PUT', body?: unknown) =>
+const send = (path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown) =>
   act(async () => {
     await api(z.object({}), `/calls/${props.call.id}${path}`, { method, body })
     emit('changed')
   })
-const came = computed(() => props.call.entries.filter(e => e.state !== 'sent' && e.state !== 'withdrawn')),
+const came = computed(() => props.call.entries.filter(e => e.state !== 'sent')),
   unconfirmed = computed(() => props.call.entries.filter(e => e.state === 'sent').length)
 const STANDING = { 'not-yet': 'not open yet', open: 'open', full: 'full', closed: 'closed' } as const
 const said = computed(() =>
@@ -27,6 +27,8 @@ const said = computed(() =>
     .filter(Boolean)
     .join(' · ')
 )
+/** Asked once more before it goes. */
+const taking = ref<number | null>(null)
 const copied = ref(false)
 async function copy() {
   await navigator.clipboard.writeText(link.value)
@@ -73,6 +75,14 @@ async function copy() {
         <NuxtLink v-if="entry.submissionId" :to="`/bench/${entry.submissionId}/first-look`">{{ entry.title }}</NuxtLink>
         <template v-else>{{ entry.title }}</template>
         <span class="quiet"> {{ entry.name }}{{ entry.state === 'passed' ? ' · not looked at' : '' }}</span>
+        <button v-if="taking !== entry.id" type="button" class="word-link off" @click="taking = entry.id">
+          take off
+        </button>
+        <span v-else class="choose">
+          It is deleted, and its guest is told:
+          <button type="button" class="word-link" @click="send(`/entries/${entry.id}`, 'DELETE')">delete it</button>
+          <button type="button" class="word-link" @click="taking = null">keep it</button>
+        </span>
         <span v-if="call.ordered === 'chosen' && entry.state === 'waiting'" class="choose">
           <button type="button" class="word-link" @click="send(`/entries/${entry.id}`, 'PUT', { take: true })">
             take
@@ -102,6 +112,10 @@ async function copy() {
 .choose {
   display: inline-flex;
   margin-left: 12px;
+}
+.off {
+  margin-left: 12px;
+  font-size: 13px;
 }
 .code {
   width: 180px;

@@ -9,8 +9,6 @@ useHead({
   title: () => `${call.value?.title ?? 'Open call'} · Critica`,
   meta: [{ name: 'robots', content: 'noindex' }]
 })
-/** The photograph’s corners or its white are being set: the picture waits. */
-const setting = ref(false)
 const stages = stageSchema.options.map(value => ({ value, title: STAGE_WORDS[value] }))
 const CLOSED = {
   'not-yet': 'It is not open yet: come back then.',
@@ -39,15 +37,14 @@ const CLOSED = {
       <h1>{{ call.title }}</h1>
       <CallTerms :call="call" />
       <template v-if="call.standing === 'open'">
-        <PictureDrop v-show="!setting" v-model="file" v-model:focus="focus" class="drop" :instead="laidFlat" />
-        <LazyPhotographedSheet
-          v-if="file"
-          v-model:setting="setting"
+        <PictureHandedIn
+          v-model="file"
+          v-model:focus="focus"
           v-model:steps="steps"
-          v-model:picture="laidFlat"
-          :file="file"
+          v-model:laid-flat="laidFlat"
+          class="picture"
+          :missing="noFile"
         />
-        <p v-if="noFile" role="alert" class="problem">Choose the picture first.</p>
       </template>
       <p v-else role="status" class="words">{{ CLOSED[call.standing] }}</p>
     </div>
@@ -111,7 +108,7 @@ const CLOSED = {
 h1 {
   margin-bottom: 10px;
 }
-.drop {
+.picture {
   margin-top: 20px;
 }
 .two {

@@ -34,8 +34,7 @@ const STANDING = {
   sent: '',
   waiting: 'It is in, and waits to be drawn or chosen. You are written to either way.',
   taken: 'It is on the desk. You are written to when it has been looked at.',
-  passed: 'More came in than can be looked at, and it is not among those. Thank you for handing in.',
-  withdrawn: 'It was taken off the desk.'
+  passed: 'More came in than can be looked at, and it is not among those. Thank you for handing in.'
 } as const
 const standing = computed(() => {
   if (!entry.value) return ''

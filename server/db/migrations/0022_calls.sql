@@ -32,7 +32,7 @@ CREATE TABLE IF NOT EXISTS call_entries (
   sent_at DATETIME(3) NOT NULL,
   confirmed_at DATETIME(3) NULL,
   submission_id INT UNSIGNED NULL,
-  state ENUM('sent', 'waiting', 'taken', 'passed', 'withdrawn') NOT NULL DEFAULT 'sent',
+  state ENUM('sent', 'waiting', 'taken', 'passed') NOT NULL DEFAULT 'sent',
   FOREIGN KEY (call_id) REFERENCES calls (id) ON DELETE CASCADE,
   FOREIGN KEY (account_id) REFERENCES accounts (id) ON DELETE CASCADE,
   FOREIGN KEY (picture_id) REFERENCES pictures (id) ON DELETE CASCADE,

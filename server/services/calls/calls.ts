@@ -6,12 +6,13 @@ import type { Account } from '../../../shared/account'
 import type { CallWritten, ListedCall, OpenCall } from '../../../shared/call'
 import { AppError } from '../../../shared/errors'
 import { findCall, insertCall, listCalls, markDrawn, updateCloses, type CallRow } from '../../db/calls'
-import { listEntries, updateEntry, type EntryRow } from '../../db/call-entries'
+import { deleteEntryOf, listEntries, updateEntry, type EntryRow } from '../../db/call-entries'
+import { deleteSubmissions } from '../../db/erasure'
 import { db, transaction, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { inClass } from '../access'
 import { makeClass, taughtBy } from '../house/classes'
-import { tellPassed } from '../mail/mail'
+import { tellPassed, tellTakenOff } from '../mail/mail'
 import { takeEntry } from './taking'
 import { wakeMeasuring } from '../pieces/measuring'
 
@@ -32,8 +33,6 @@ export async function callBy(token: string, connection: Db = db()): Promise<Call
     throw new AppError('not-found', 'There is no call under this link. Was all of it copied?')
   return call
 }
-
-const pieces = (entries: readonly EntryRow[]): number => entries.filter(e => e.state !== 'withdrawn').length
 
 export function standingOf(call: CallRow, count: number, now = new Date()): OpenCall['standing'] {
   if (call.archived || now >= call.closesAt) return 'closed'
@@ -60,7 +59,7 @@ async function publicOf(call: CallRow, count: number): Promise<OpenCall> {
 
 export async function readCall(token: string): Promise<OpenCall & { id: number }> {
   const call = await callBy(token)
-  return { id: call.id, ...(await publicOf(call, pieces(await listEntries(db(), call.id)))) }
+  return { id: call.id, ...(await publicOf(call, (await listEntries(db(), call.id)).length)) }
 }
 
 /** From the first moment of a day to the first of the one after: days of the house's own clock. */
@@ -100,7 +99,7 @@ export async function callsOf(account: Account): Promise<ListedCall[]> {
         path: callPath(call),
         budgetMinutes: call.budgetMinutes,
         drawn: call.drawn,
-        ...(await publicOf(call, pieces(entries))),
+        ...(await publicOf(call, entries.length)),
         entries: inOrder(call, entries).map(({ id, name, words, state, named, submissionId }) => ({
           id,
           name,
@@ -191,4 +190,16 @@ export async function chooseEntry(
     await takeEntry(connection, { call, entry, at: new Date() })
   })
   wakeMeasuring()
+}
+
+/** A piece goes with its picture and all that was said of it; the guest is told, and their account goes soon after. */
+export async function removeEntry(account: Account, id: number, entryId: number): Promise<void> {
+  const call = await own(account, id)
+  await transaction(async connection => {
+    const entry = (await listEntries(connection, id)).find(e => e.id === entryId)
+    if (!entry) throw new AppError('not-found', 'There is no such piece in this call.')
+    await tellTakenOff(connection, { call, entry })
+    if (entry.submissionId) await deleteSubmissions(connection, [entry.submissionId])
+    await deleteEntryOf(connection, entry.accountId)
+  })
 }

@@ -105,6 +105,18 @@ export const tellPassed = (
     subject: `“${entry.words.title}” is not among those looked at`,
     body: `More came in to “${call.title}” than can be looked at. Thank you for handing in. By the link from before you can take your piece away.`
   })
+/** Whoever holds the call does not look at it after all. */
+export const tellTakenOff = (
+  connection: Db,
+  { call, entry }: { readonly call: { readonly title: string }; readonly entry: GuestToldOf }
+): Promise<void> =>
+  insertMail(connection, {
+    accountId: entry.accountId,
+    classId: null,
+    email: entry.guardianEmail ?? entry.email,
+    subject: `“${entry.words.title}” was taken off`,
+    body: `It is no longer part of “${call.title}”, and is deleted with all that was said of it.`
+  })
 interface GuestToldOf {
   readonly accountId: number
   readonly email: string
