@@ -4,7 +4,10 @@ import type { EraseWish, HousePerson } from '../../shared/person'
 import { ACCOUNT, mapAccount } from './accounts'
 import type { Db, Row } from './pool'
 
-/** @param find part of a name, an address or a sign-in name; empty for everybody. By name. */
+/**
+ * Guests of open calls are on their calls' pages, not here.
+ * @param find part of a name, an address or a sign-in name; empty for everybody. By name.
+ */
 export async function listHousePeople(db: Db, find: string): Promise<HousePerson[]> {
   const like = `%${find.replace(/[%_\\]/g, '\\$&')}%`
   const [rows] = await db.execute<Row[]>(
@@ -13,7 +16,8 @@ export async function listHousePeople(db: Db, find: string): Promise<HousePerson
        (SELECT GROUP_CONCAT(c.name ORDER BY c.name SEPARATOR '\\n') FROM memberships m
          JOIN classes c ON c.id = m.class_id WHERE m.account_id = a.id) AS classes,
        (SELECT COUNT(*) FROM submissions s WHERE s.learner_id = a.id) AS pieces
-     FROM accounts a WHERE a.name LIKE ? OR a.email LIKE ? OR a.sign_in_name LIKE ? ORDER BY a.house, a.name, a.id
+     FROM accounts a WHERE (a.name LIKE ? OR a.email LIKE ? OR a.sign_in_name LIKE ?)
+       AND NOT EXISTS (SELECT 1 FROM call_entries e WHERE e.account_id = a.id) ORDER BY a.house, a.name, a.id
        LIMIT 5000`,
     [like, like, like]
   )

@@ -63,6 +63,11 @@ export async function insertPicture(db: Db, p: NewPicture): Promise<number> {
 /** Another picture made of the same original: what was made of it before is no longer shown. */
 export async function updatePicture(db: Db, submissionId: number, p: NewPicture): Promise<void> {
   const { width, height } = p.source
+  const [before] = await db.execute<Row[]>(
+    `SELECT p.original_sha, p.display_sha, p.thumb_sha, p.full_sha FROM pictures p
+     JOIN submissions s ON s.picture_id = p.id WHERE s.id = ? FOR UPDATE`,
+    [submissionId]
+  )
   await db.execute(
     `UPDATE pictures p JOIN submissions s ON s.picture_id = p.id
      SET p.original_sha = ?, p.display_sha = ?, p.thumb_sha = ?, p.full_sha = NULL, p.width = ?, p.height = ?,
@@ -79,6 +84,7 @@ export async function updatePicture(db: Db, submissionId: number, p: NewPicture)
       submissionId
     ]
   )
+  for (const sha of Object.values(before[0] ?? {}) as (string | null)[]) if (sha) await deleteUnusedBlob(db, sha)
 }
 
 /** The next picture, by id, whose original still has its metadata. */

@@ -158,6 +158,20 @@ it('is laid otherwise at the desk: what was drawn moves along; not over another 
     const [tx, ty] = [top, right, middle, left][i]!
     expect(Math.hypot(bx - tx!, by - ty!)).toBeLessThan(1e-6)
   })
+  // What nothing shows any more is not kept: proportions that no other piece here has.
+  const kept = async (): Promise<string[]> => {
+    const [rows] = await connection.query(
+      `SELECT p.display_sha, p.thumb_sha FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?`,
+      [id]
+    )
+    return Object.values((rows as Record<string, string>[])[0]!)
+  }
+  const odd = { ...steps, ratio: 1 + (Date.now() % 100_000) / 1e6 }
+  expect((await change(odd, null)).status).toBe(200)
+  const before = await kept()
+  expect((await change(null, odd)).status).toBe(200)
+  const [still] = await connection.query('SELECT COUNT(*) AS n FROM blobs WHERE sha256 IN (?)', [before])
+  expect(still).toEqual([{ n: 0 }])
   await lena.measured(id)
   await teacher.json('PUT', `${on}/verdict`, { works: 'The light.', verdict: 'Go on.', revision: critique.revision })
   expect((await teacher.json('POST', `${on}/release`)).status).toBe(200)
