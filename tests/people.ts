@@ -1,7 +1,7 @@
 /** People and classes put into a database for a test, without the pages that make them. */
-import { insertAccount } from '../server/db/accounts'
-import { insertClass } from '../server/db/classes'
-import { insertMembership, type Membership } from '../server/db/memberships'
+import { insertAccount } from '../server/db/people/accounts'
+import { insertClass } from '../server/db/classes/classes'
+import { insertMembership, type Membership } from '../server/db/classes/memberships'
 import type { Db } from '../server/db/pool'
 import { hashPassword } from '../server/work/hashing'
 import type { HouseRole } from '../shared/account'

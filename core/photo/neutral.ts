@@ -106,8 +106,8 @@ const RING = 0.02,
 const PALE = 0.5
 
 /**
- * Light by the paper that goes all the way around what is on a sheet. @param flat the sheet, small. @param white light of
- * white paper in it. @returns null where none does.
+ * Light by the paper that goes all the way around what is on a sheet. @param flat the sheet, small. @param white light
+ * of white paper in it. @returns null where none does.
  */
 export function lightAround(flat: Raster, white: number): LightField | null {
   const { width, height, data } = flat,
@@ -135,7 +135,7 @@ export function lightAround(flat: Raster, white: number): LightField | null {
   return null
 }
 
-/** A surface through most of what is given: what lies off it by more than grain, a stroke or a shadow, counts for little. */
+/** A surface through most of what is given: what lies off it, a stroke or a shadow, counts for little. */
 function robustly(
   rows: readonly (readonly number[])[],
   wanted: readonly number[],

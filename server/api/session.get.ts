@@ -1,5 +1,5 @@
 import { loginOf, type Session } from '../../shared/account'
-import { countOwners, listShown } from '../db/accounts'
+import { countOwners, listShown } from '../db/people/accounts'
 import { db } from '../db/pool'
 import { route } from '../http/route'
 import { settings } from '../settings'

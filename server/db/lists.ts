@@ -4,7 +4,7 @@
  */
 import { fingerprintSchema, type ListedSubmission, type Shelf, type ShelfTotals } from '../../shared/pieces/submission'
 import type { Db, Row } from './pool'
-import { COLUMNS, FROM, mapPiece } from './submissions'
+import { COLUMNS, FROM, mapPiece } from './pieces/submissions'
 
 /**
  * What hangs on each shelf: pieces to review, the latest hand-in of each exercise that nobody has answered, what is

@@ -6,11 +6,11 @@ import { AppError } from '../../shared/errors'
 import type { Account, ClassRole } from '../../shared/account'
 import type { Assignment } from '../../shared/exercises/assignment'
 import type { PieceFacts, Submission } from '../../shared/pieces/submission'
-import { findAssignment } from '../db/assignments'
-import { findSet, type OwnedSet } from '../db/exercise-sets'
-import { findRole } from '../db/memberships'
+import { findAssignment } from '../db/exercises/assignments'
+import { findSet, type OwnedSet } from '../db/exercises/exercise-sets'
+import { findRole } from '../db/classes/memberships'
 import { db } from '../db/pool'
-import { findPieceFor, findSubmission, type Seen } from '../db/submissions'
+import { findPieceFor, findSubmission, type Seen } from '../db/pieces/submissions'
 
 /**
  * What is done in a class: handing in; looking at its pieces, marking and drafting; what reaches a learner, and what

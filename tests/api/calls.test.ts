@@ -1,4 +1,4 @@
-/** An open call from outside: fifty guests at once, each once; confirmed by their links; drawn by a seed anybody can check. */
+/** An open call from outside: fifty guests at once, each once; confirmed by links; drawn by a seed anybody can check. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import sharp from 'sharp'
 import { drawLots } from '../../core/call/order'

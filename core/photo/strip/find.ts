@@ -8,7 +8,7 @@ import { STRIP_CORNERS, STRIP_MARKERS } from './strip'
 /** A strip is a small part of its photograph, and the picture beside it may be lighter than its paper. */
 const BESIDE: Looking = { edges: [2000, 1400, 3000], bright: 0.998, seldom: true }
 
-/** @returns its marks' outer corners, clockwise from its own top left, fractions of the photograph; null without one. */
+/** @returns its marks' outer corners, clockwise from its own top left, fractions; null where there is none. */
 export function findStrip(photo: Raster, seeing: Seeing): Point[] | null {
   const [found] = findPrints(photo, seeing, {
     prints: [{ is: 'strip', markers: STRIP_MARKERS }],

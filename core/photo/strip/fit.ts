@@ -20,7 +20,7 @@ export interface StripRead {
   readonly light: Rgb
   /** By rows, to what the colours are to be, once light is taken out; keeps greys. */
   readonly between: readonly number[]
-  /** Mean ΔE00 of the patches against what they are to be: as photographed, and brought right, each without its own help. */
+  /** Mean ΔE00 of the patches: as photographed, and brought right, each without its own help. */
   readonly off: { readonly before: number; readonly after: number }
 }
 

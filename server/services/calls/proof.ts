@@ -1,6 +1,6 @@
 /**
- * A small work that a guest's browser does before it sends, so that a program that sends thousands is slow at it. It needs
- * no service from outside and asks nothing of a person.
+ * A small work that a guest's browser does before it sends, so that a program that sends thousands is slow at it. It
+ * needs no service from outside and asks nothing of a person.
  */
 import { createHash } from 'node:crypto'
 import { createChallenge, verifySolution, type Challenge } from 'altcha-lib'

@@ -1,9 +1,9 @@
 /** A guest's piece comes onto the desk: from here on it is a piece like any other, of a learner who has no password. */
-import type { CallRow } from '../../db/calls'
-import { updateEntry, type EntryRow } from '../../db/call-entries'
-import { insertMembership } from '../../db/memberships'
+import type { CallRow } from '../../db/classes/calls'
+import { updateEntry, type EntryRow } from '../../db/classes/call-entries'
+import { insertMembership } from '../../db/classes/memberships'
 import type { Db } from '../../db/pool'
-import { insertSubmission } from '../../db/submissions'
+import { insertSubmission } from '../../db/pieces/submissions'
 import { beginPiece } from '../pieces/handing-in'
 
 interface Taken {

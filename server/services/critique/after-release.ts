@@ -1,9 +1,9 @@
 /** What happens to a critique once its learner can read it: withdrawn, amended, asked about once, answered. */
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
-import { findCritique, markWithdrawn, updateAnswer, updateQuestionBack } from '../../db/critiques'
-import { askAgain } from '../../db/measurements'
-import { listInstructors } from '../../db/memberships'
+import { findCritique, markWithdrawn, updateAnswer, updateQuestionBack } from '../../db/critique/critiques'
+import { askAgain } from '../../db/pieces/measurements'
+import { listInstructors } from '../../db/classes/memberships'
 import { db, transaction, type Db } from '../../db/pool'
 import { ownPiece, pieceTo } from '../access'
 import { audit } from '../house/audit'

@@ -2,16 +2,16 @@
 import type { Account } from '../../../shared/account'
 import { areaInputSchema, correctionInputSchema, type CorrectionInput } from '../../../shared/critique'
 import type { Area } from '../../../core/picture/area'
-import { deleteArea, insertArea, listAreas, updateArea } from '../../db/areas'
+import { deleteArea, insertArea, listAreas, updateArea } from '../../db/pieces/areas'
 import {
   deleteCorrection,
   insertCorrection,
   listCorrections,
   reorderCorrections,
   updateCorrection
-} from '../../db/corrections'
-import { learnPhrase } from '../../db/phrases'
-import { askAgain } from '../../db/measurements'
+} from '../../db/critique/corrections'
+import { learnPhrase } from '../../db/critique/phrases'
+import { askAgain } from '../../db/pieces/measurements'
 import type { Db } from '../../db/pool'
 import { editDraft, found, refuseStale } from './draft'
 import { wakeMeasuring } from '../pieces/measuring'

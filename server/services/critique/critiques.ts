@@ -7,11 +7,15 @@ import type { AssignInput, Critique } from '../../../shared/critique'
 import { NO_NOTES, type NotesChange } from '../../../shared/notes'
 import type { Scored } from '../../../shared/score'
 import type { PieceFacts } from '../../../shared/pieces/submission'
-import { deleteAnswers } from '../../db/answers'
-import { deleteAssignmentOfSubmission, findAssignmentOfSubmission, upsertAssignment } from '../../db/assignments'
-import { findRubric, findStandards } from '../../db/classes'
-import { listAreas } from '../../db/areas'
-import { listCorrections } from '../../db/corrections'
+import { deleteAnswers } from '../../db/exercises/answers'
+import {
+  deleteAssignmentOfSubmission,
+  findAssignmentOfSubmission,
+  upsertAssignment
+} from '../../db/exercises/assignments'
+import { findRubric, findStandards } from '../../db/classes/classes'
+import { listAreas } from '../../db/pieces/areas'
+import { listCorrections } from '../../db/critique/corrections'
 import {
   addSeconds,
   findCritique,
@@ -20,8 +24,8 @@ import {
   updateNotes,
   updateScore,
   updateVerdict
-} from '../../db/critiques'
-import { askAgain } from '../../db/measurements'
+} from '../../db/critique/critiques'
+import { askAgain } from '../../db/pieces/measurements'
 import { db } from '../../db/pool'
 import { readablePiece, pieceTo } from '../access'
 import { audit } from '../house/audit'

@@ -4,7 +4,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
-import { findCritique } from '../../db/critiques'
+import { findCritique } from '../../db/critique/critiques'
 import { transaction, type Db } from '../../db/pool'
 import { pieceTo } from '../access'
 

@@ -1,7 +1,7 @@
 /** The phrase shelf is its instructor's alone. */
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
-import { deletePhrase, listPhrases, updatePhrase } from '../../db/phrases'
+import { deletePhrase, listPhrases, updatePhrase } from '../../db/critique/phrases'
 import { db } from '../../db/pool'
 import type { Phrase } from '../../../shared/phrase'
 

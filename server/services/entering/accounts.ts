@@ -2,9 +2,9 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { loginOf, type Account, type OpenSession, type PasswordChange } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
-import { findByLogin, markSeen, updatePassword } from '../../db/accounts'
-import { keepUsed } from '../../db/erasure'
-import { deleteExpiredLinks } from '../../db/links'
+import { findByLogin, markSeen, updatePassword } from '../../db/people/accounts'
+import { keepUsed } from '../../db/people/erasure'
+import { deleteExpiredLinks } from '../../db/people/links'
 import { db, transaction, type Db } from '../../db/pool'
 import {
   deleteExpiredSessions,
@@ -15,7 +15,7 @@ import {
   insertSession,
   listSessions,
   rotateSession
-} from '../../db/sessions'
+} from '../../db/people/sessions'
 import { settings } from '../../settings'
 import { hashPassword, verifyPassword } from '../../work/workers'
 import { audit } from '../house/audit'

@@ -6,12 +6,19 @@ import { AppError } from '../../../shared/errors'
 import type { z } from 'zod'
 import type { beginSchema, joiningSchema, JoinWritten, Link } from '../../../shared/link'
 import { loginOf, type Account, type AddressChange } from '../../../shared/account'
-import { countOwners, findAccount, findByLogin, insertAccount, updateEmail, updatePassword } from '../../db/accounts'
-import { findClassByCode, listClassesOf } from '../../db/classes'
-import { deleteLink, deleteLinksFor } from '../../db/links'
-import { insertMembership, listInstructors } from '../../db/memberships'
+import {
+  countOwners,
+  findAccount,
+  findByLogin,
+  insertAccount,
+  updateEmail,
+  updatePassword
+} from '../../db/people/accounts'
+import { findClassByCode, listClassesOf } from '../../db/classes/classes'
+import { deleteLink, deleteLinksFor } from '../../db/people/links'
+import { insertMembership, listInstructors } from '../../db/classes/memberships'
 import { db, transaction, type Db } from '../../db/pool'
-import { deleteSessionsOf, markForRotation } from '../../db/sessions'
+import { deleteSessionsOf, markForRotation } from '../../db/people/sessions'
 import { settings } from '../../settings'
 import { hashPassword } from '../../work/workers'
 import { beginSession, refuseWrongPassword } from './accounts'

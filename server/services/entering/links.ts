@@ -5,7 +5,7 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
 import { AppError } from '../../../shared/errors'
 import type { LinkKind } from '../../../shared/link'
-import { deleteLinksFor, findLink, insertLink, type LinkRow } from '../../db/links'
+import { deleteLinksFor, findLink, insertLink, type LinkRow } from '../../db/people/links'
 import { db, type Db } from '../../db/pool'
 
 /** How long each is good for, in hours. */

@@ -1,5 +1,5 @@
 /** Names that learners without an address sign in by: theirs, with dots; a number where that one is taken. */
-import { listSignInNames } from '../../db/accounts'
+import { listSignInNames } from '../../db/people/accounts'
 import type { Db } from '../../db/pool'
 
 const MOST = 50

@@ -3,7 +3,7 @@ import type { OwnExercise } from '../../../core/exercise/own/own'
 import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
 import type { OwnListed } from '../../../shared/exercises/own-exercise'
-import * as rows from '../../db/own-exercises'
+import * as rows from '../../db/exercises/own-exercises'
 import { db } from '../../db/pool'
 
 const gone = (): AppError => new AppError('not-found', 'There is no such exercise of yours.')

@@ -2,10 +2,10 @@
 import { formatISO } from 'date-fns'
 import Papa from 'papaparse'
 import { AUDIT_WORDS, type AuditPage } from '../../../shared/audit'
-import { listAudit } from '../../db/audit'
+import { listAudit } from '../../db/people/audit'
 import { db } from '../../db/pool'
 
-export { insertAudit as audit } from '../../db/audit'
+export { insertAudit as audit } from '../../db/people/audit'
 
 const A_PAGE = 100,
   MOST_EXPORTED = 100_000

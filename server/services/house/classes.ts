@@ -13,11 +13,11 @@ import {
   updateClass,
   updateJoinCode,
   updateStandards
-} from '../../db/classes'
-import { askAgainInClass } from '../../db/measurements'
-import { insertMembership, listInstructors } from '../../db/memberships'
+} from '../../db/classes/classes'
+import { askAgainInClass } from '../../db/pieces/measurements'
+import { insertMembership, listInstructors } from '../../db/classes/memberships'
 import { db, transaction } from '../../db/pool'
-import { markForRotation } from '../../db/sessions'
+import { markForRotation } from '../../db/people/sessions'
 import { inClass } from '../access'
 import { audit } from './audit'
 import { wakeMeasuring } from '../pieces/measuring'

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { AppError } from '../../../shared/errors'
 import type { House } from '../../../shared/person'
-import { demoClasses } from '../../db/erasure'
+import { demoClasses } from '../../db/people/erasure'
 import { db } from '../../db/pool'
 import { settings } from '../../settings'
 import { audit } from './audit'

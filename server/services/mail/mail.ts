@@ -7,8 +7,8 @@ import type { Account } from '../../../shared/account'
 import type { Mail } from '../../../shared/mail'
 import { format } from 'date-fns'
 import { exerciseSet, type WhatIsSet } from '../../../core/exercise'
-import { findLink, type LinkRow } from '../../db/links'
-import { insertMail, listMail } from '../../db/outbox'
+import { findLink, type LinkRow } from '../../db/people/links'
+import { insertMail, listMail } from '../../db/people/outbox'
 import { db, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { pathOf } from '../entering/links'
@@ -69,59 +69,6 @@ export interface Invited {
   readonly link: LinkRow
   readonly classId: number | null
   readonly className: string | null
-}
-
-/** A guest's piece came in; whoever is written to confirms it by the link, and reads by it later. */
-interface EntryTold {
-  readonly accountId: number
-  readonly link: LinkRow
-  readonly to: string
-  readonly call: { readonly title: string; readonly classId: number }
-  readonly title: string
-  /** The name of a child whose guardian is written to; null where the guest is. */
-  readonly guardianOf: string | null
-}
-export const tellEntry = (connection: Db, { accountId, link, to, call, title, guardianOf }: EntryTold): Promise<void> =>
-  insertMail(connection, {
-    accountId,
-    classId: null,
-    email: to,
-    linkId: link.id,
-    subject: guardianOf ? `May ${guardianOf} hand in to “${call.title}”?` : `Confirm your piece for “${call.title}”`,
-    body: guardianOf
-      ? `${guardianOf} is not of age, named you as parent or guardian, and hands in “${title}”. Nobody sees it until you open the link and agree. By the same link you read what is said of it, and can take it all away again. If you know nothing of this, do nothing: it is deleted after a week.`
-      : `“${title}” is in. Nobody sees it until you open the link and confirm. By the same link you read what is said of it, and can take it all away again. If you know nothing of this, do nothing: it is deleted after a week.`
-  })
-
-/** No place was left, or another piece was chosen. */
-export const tellPassed = (
-  connection: Db,
-  { call, entry }: { readonly call: { readonly title: string }; readonly entry: GuestToldOf }
-): Promise<void> =>
-  insertMail(connection, {
-    accountId: entry.accountId,
-    classId: null,
-    email: entry.guardianEmail ?? entry.email,
-    subject: `“${entry.words.title}” is not among those looked at`,
-    body: `More came in to “${call.title}” than can be looked at. Thank you for handing in. By the link from before you can take your piece away.`
-  })
-/** Whoever holds the call does not look at it after all. */
-export const tellTakenOff = (
-  connection: Db,
-  { call, entry }: { readonly call: { readonly title: string }; readonly entry: GuestToldOf }
-): Promise<void> =>
-  insertMail(connection, {
-    accountId: entry.accountId,
-    classId: null,
-    email: entry.guardianEmail ?? entry.email,
-    subject: `“${entry.words.title}” was taken off`,
-    body: `It is no longer part of “${call.title}”, and is deleted with all that was said of it.`
-  })
-interface GuestToldOf {
-  readonly accountId: number
-  readonly email: string
-  readonly guardianEmail: string | null
-  readonly words: { readonly title: string }
 }
 
 /** Somebody who has an account already is in another class. */

@@ -3,8 +3,8 @@
  * waits for it.
  */
 import { createTransport, type Transporter } from 'nodemailer'
-import { findLink } from '../../db/links'
-import { claimUndelivered, markTried, type Undelivered } from '../../db/outbox'
+import { findLink } from '../../db/people/links'
+import { claimUndelivered, markTried, type Undelivered } from '../../db/people/outbox'
 import { transactionOnce, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { pathOf } from '../entering/links'

@@ -7,7 +7,7 @@ import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
 import { annotationFileSchema, correctionFrom, type ReadAnnotation } from '../../../shared/pieces/annotation'
 import { annotationId } from '../../../core/export/annotations'
-import { insertCorrection, listCorrections, updateAnnotation, updateCorrection } from '../../db/corrections'
+import { insertCorrection, listCorrections, updateAnnotation, updateCorrection } from '../../db/critique/corrections'
 import { pieceTo } from '../access'
 import { editDraft } from '../critique/draft'
 

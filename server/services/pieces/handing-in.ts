@@ -6,16 +6,16 @@ import { FOCUS_NAME } from '../../../shared/critique'
 import type { PhotoSteps } from '../../../core/photo/steps'
 import { PICTURE_LIMITS, type HandIn } from '../../../shared/pieces/submission'
 import type { Area } from '../../../core/picture/area'
-import { insertArea } from '../../db/areas'
-import { clearReturned } from '../../db/assignments'
-import { insertCritique } from '../../db/critiques'
-import { isCall } from '../../db/calls'
-import { insertMeasurement } from '../../db/measurements'
-import { insertBlob, insertPicture, type Blob, type NewPicture } from '../../db/pictures'
+import { insertArea } from '../../db/pieces/areas'
+import { clearReturned } from '../../db/exercises/assignments'
+import { insertCritique } from '../../db/critique/critiques'
+import { isCall } from '../../db/classes/calls'
+import { insertMeasurement } from '../../db/pieces/measurements'
+import { insertBlob, insertPicture, type Blob, type NewPicture } from '../../db/pieces/pictures'
 import { db, transaction, type Db } from '../../db/pool'
-import { insertSubmission } from '../../db/submissions'
-import { attachStudies } from '../../db/studies'
-import { findFirst } from '../../db/versions'
+import { insertSubmission } from '../../db/pieces/submissions'
+import { attachStudies } from '../../db/pieces/studies'
+import { findFirst } from '../../db/pieces/versions'
 import { TaskTooLong } from '../../work/lane'
 import type { Ingested } from '../../work/picture.worker'
 import { ingestPicture } from '../../work/workers'
@@ -30,7 +30,7 @@ export interface HandedIn {
   readonly reference: string | null
 }
 
-/** What hangs on every piece from its first moment: its critique, what was pointed out on it, and a place in the queue. */
+/** What every piece has from its first moment: its critique, what was pointed out on it, a place in the queue. */
 export async function beginPiece(
   connection: Db,
   submissionId: number,

@@ -2,11 +2,11 @@
 import type { PieceKnown } from '../../../core/critique/piece/known'
 import { SCHEMES } from '../../../core/wheel/schemes'
 import { FOCUS_NAME } from '../../../shared/critique'
-import { listAreas } from '../../db/areas'
-import { findStandards } from '../../db/classes'
-import { findNotes } from '../../db/critiques'
+import { listAreas } from '../../db/pieces/areas'
+import { findStandards } from '../../db/classes/classes'
+import { findNotes } from '../../db/critique/critiques'
 import type { Db } from '../../db/pool'
-import { findPiece } from '../../db/submissions'
+import { findPiece } from '../../db/pieces/submissions'
 
 /** @throws Error when there is no such piece. */
 export async function knownOf(db: Db, submissionId: number): Promise<PieceKnown> {

@@ -14,9 +14,9 @@ import {
   storeMeasurementFailure,
   storeReport,
   type MeasurementJob
-} from '../../db/measurements'
+} from '../../db/pieces/measurements'
 import { databaseAway } from '../../db/outage'
-import { findPictureBytes } from '../../db/pictures'
+import { findPictureBytes } from '../../db/pieces/pictures'
 import { db, transaction } from '../../db/pool'
 import { measureStored } from '../../work/workers'
 import { compareAhead } from '../versions/comparing'

@@ -1,4 +1,7 @@
-/** A photograph of work at the desk: what is done to it is changed while nothing is released, and all that was drawn moves along. */
+/**
+ * A photograph of work at the desk: what is done to it is changed while nothing is released, and all that was drawn
+ * moves along.
+ */
 import { writeFile } from 'node:fs/promises'
 import { relaid, relaidBy } from '../../../core/photo/relaid'
 import type { PhotoSteps } from '../../../core/photo/steps'
@@ -7,13 +10,13 @@ import { correctionInputSchema } from '../../../shared/critique'
 import { AppError } from '../../../shared/errors'
 import { notesSchema } from '../../../shared/notes'
 import type { PhotoChange } from '../../../shared/pieces/photo'
-import { deleteArea, listAreas, updateArea } from '../../db/areas'
-import { dropCorners } from '../../db/comparisons'
-import { listCorrections, updateCorrection } from '../../db/corrections'
-import { findNotes, updateNotes } from '../../db/critiques'
-import { askAgain, hurry } from '../../db/measurements'
-import { findSteps } from '../../db/photos'
-import { findPictureBytes, insertBlob, updatePicture, type Blob } from '../../db/pictures'
+import { deleteArea, listAreas, updateArea } from '../../db/pieces/areas'
+import { dropCorners } from '../../db/pieces/comparisons'
+import { listCorrections, updateCorrection } from '../../db/critique/corrections'
+import { findNotes, updateNotes } from '../../db/critique/critiques'
+import { askAgain, hurry } from '../../db/pieces/measurements'
+import { findSteps } from '../../db/pieces/photos'
+import { findPictureBytes, insertBlob, updatePicture, type Blob } from '../../db/pieces/pictures'
 import { db, type Db } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { pieceTo } from '../access'

@@ -10,9 +10,9 @@ import {
   updateFullSize,
   type Blob,
   type PictureSize
-} from '../../db/pictures'
+} from '../../db/pieces/pictures'
 import type { PhotoSteps } from '../../../core/photo/steps'
-import { findSteps } from '../../db/photos'
+import { findSteps } from '../../db/pieces/photos'
 import { db, transaction } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { makeUpright } from '../../work/workers'

@@ -4,7 +4,7 @@
  */
 import { readFile, writeFile } from 'node:fs/promises'
 import { databaseAway } from '../../db/outage'
-import { deleteUnusedBlob, findBlob, findUnstripped, insertBlob, replaceOriginal } from '../../db/pictures'
+import { deleteUnusedBlob, findBlob, findUnstripped, insertBlob, replaceOriginal } from '../../db/pieces/pictures'
 import { db, transaction } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { stripOriginal } from '../../work/workers'

@@ -7,10 +7,10 @@ import type { Assignment } from '../../../shared/exercises/assignment'
 import { AppError } from '../../../shared/errors'
 import type { Progress } from '../../../shared/pieces/progress'
 import type { PieceFacts } from '../../../shared/pieces/submission'
-import { listAssignmentsIn } from '../../db/assignments'
-import { findAccount } from '../../db/accounts'
+import { listAssignmentsIn } from '../../db/exercises/assignments'
+import { findAccount } from '../../db/people/accounts'
 import { db } from '../../db/pool'
-import { classesBetween, listMarked, listTermPieces } from '../../db/progress'
+import { classesBetween, listMarked, listTermPieces } from '../../db/critique/progress'
 import { readingsFor } from '../pieces/readings'
 
 const stateOf = ({ handIn, confirmedAt, returnedAt }: Assignment): Progress['exercises'][number]['state'] =>

@@ -2,7 +2,7 @@
 import { lineWords, tallyWords, weakestStation } from '../../../core/progress/words'
 import { rowOf } from '../../../core/critique/stations/table'
 import type { Account } from '../../../shared/account'
-import { findPictureBytes } from '../../db/pictures'
+import { findPictureBytes } from '../../db/pieces/pictures'
 import { db } from '../../db/pool'
 import { printTermSheet } from '../../work/workers'
 import { progressOf } from './learner'

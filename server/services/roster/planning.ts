@@ -1,8 +1,8 @@
 /** What bringing in a list will do, row by row, before anything is done. */
 import type { ClassRole } from '../../../shared/account'
 import type { RosterRow } from '../../../shared/roster'
-import { findByLogin } from '../../db/accounts'
-import { listMembers } from '../../db/memberships'
+import { findByLogin } from '../../db/people/accounts'
+import { listMembers } from '../../db/classes/memberships'
 import type { Db } from '../../db/pool'
 import type { Mistake, ReadRow } from './reading'
 

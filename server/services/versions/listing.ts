@@ -2,7 +2,7 @@
 import type { Account } from '../../../shared/account'
 import type { Version } from '../../../shared/pieces/versions'
 import { db } from '../../db/pool'
-import { listVersions } from '../../db/versions'
+import { listVersions } from '../../db/pieces/versions'
 import { visiblePiece } from '../access'
 
 export async function listPieceVersions(account: Account, id: number): Promise<Version[]> {

@@ -1,0 +1,138 @@
+import { reportSchema } from '../../../shared/report'
+import type { ClassRole } from '../../../shared/account'
+import type { HandIn, Measurement, PieceFacts, Stage } from '../../../shared/pieces/submission'
+import type { SectorScheme } from '../../../core/wheel/schemes'
+import { photoSaid } from './photos'
+import type { Changed, Db, Row } from '../pool'
+
+/** What is known of a piece beside its measurement. */
+export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived,
+  c.budget_minutes, s.learner_id, a.name AS learner_name,
+  s.title, s.stage, s.medium, s.question, s.about, s.planned_scheme, s.assignment_id, s.handed_in_at,
+  COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height,
+  p.format, p.steps, p.told,
+    s.reference_id,
+  IF(s.first_id IS NULL, 1, 2 + (SELECT COUNT(*) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id))
+    AS version,
+  COALESCE((SELECT MAX(v.id) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id), s.first_id)
+    AS earlier_id`
+export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
+  JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
+  LEFT JOIN critiques k ON k.submission_id = s.id`
+
+function mapMeasurement(row: Row): Measurement {
+  if (row.state === 'done') {
+    const { data: report } = reportSchema.safeParse(row.report)
+    return report ? { state: 'done', report } : { state: 'failed', reason: 'What was measured can no longer be read.' }
+  }
+  if (row.state === 'failed') return { state: 'failed', reason: row.reason as string }
+  return { state: row.state as 'queued' | 'measuring' }
+}
+
+export function mapPiece(row: Row): PieceFacts {
+  return {
+    id: row.id as number,
+    classId: row.class_id as number,
+    className: row.class_name as string,
+    learner: { id: row.learner_id as number, name: row.learner_name as string },
+    title: row.title as string,
+    stage: row.stage as Stage,
+    medium: row.medium as string,
+    question: row.question as string,
+    about: row.about as string,
+    plannedScheme: row.planned_scheme as SectorScheme | null,
+    assignmentId: row.assignment_id as number | null,
+    handedInAt: (row.handed_in_at as Date).toISOString(),
+    state: row.critique_state === 'released' ? 'released' : 'waiting',
+    width: row.width as number,
+    height: row.height as number,
+    hasReference: row.reference_id !== null,
+    photo: photoSaid(row),
+    version: Number(row.version),
+    earlierId: row.earlier_id as number | null,
+    budgetMinutes: row.budget_minutes as number,
+    spentMinutes: Math.floor((row.seconds as number) / 60)
+  }
+}
+
+export type MeasuredPiece = PieceFacts & { readonly measurement: Measurement }
+
+/** A piece, and what the one who looks is in its class. */
+export interface Seen<T> {
+  readonly piece: T
+  readonly role: ClassRole | null
+  readonly archived: boolean
+}
+export interface Look {
+  readonly id: number
+  readonly viewerId: number
+}
+const ROLE = '(SELECT v.role FROM memberships v WHERE v.class_id = s.class_id AND v.account_id = ?) AS role'
+const standingOf = (row: Row): { role: ClassRole | null; archived: boolean } => ({
+  role: row.role as ClassRole | null,
+  archived: Boolean(row.archived)
+})
+
+export async function insertSubmission(
+  db: Db,
+  {
+    learnerId,
+    pictureId,
+    handIn,
+    handedInAt,
+    referenceId,
+    firstId
+  }: {
+    readonly learnerId: number
+    readonly pictureId: number
+    readonly handIn: HandIn
+    readonly handedInAt: Date
+    readonly referenceId: number | null
+    /** Of the piece that this is a new version of. */
+    readonly firstId: number | null
+  }
+): Promise<number> {
+  const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
+  const [result] = await db.execute<Changed>(
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id,
+       handed_in_at, reference_id, first_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      classId,
+      learnerId,
+      pictureId,
+      title,
+      stage,
+      medium,
+      question,
+      about,
+      plannedScheme,
+      assignmentId ?? null,
+      handedInAt,
+      referenceId,
+      firstId
+    ]
+  )
+  return result.insertId
+}
+
+export async function findSubmission(db: Db, { id, viewerId }: Look): Promise<Seen<MeasuredPiece> | null> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT ${COLUMNS}, ${ROLE}, m.state, m.report, m.reason ${FROM} WHERE s.id = ?`,
+    [viewerId, id]
+  )
+  const row = rows[0]
+  return row ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, ...standingOf(row) } : null
+}
+
+/** Without its measurement: a report takes longer to read than everything else of a piece. */
+export async function findPieceFor(db: Db, { id, viewerId }: Look): Promise<Seen<PieceFacts> | null> {
+  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS}, ${ROLE} ${FROM} WHERE s.id = ?`, [viewerId, id])
+  return rows[0] ? { piece: mapPiece(rows[0]), ...standingOf(rows[0]) } : null
+}
+
+/** Whoever looks. */
+export async function findPiece(db: Db, id: number): Promise<PieceFacts | null> {
+  const [rows] = await db.execute<Row[]>(`SELECT ${COLUMNS} ${FROM} WHERE s.id = ?`, [id])
+  return rows[0] ? mapPiece(rows[0]) : null
+}
