@@ -97,7 +97,9 @@ export const entrySchema = z.object({
   guardian: z.boolean(),
   submissionId: z.int().nullable(),
   ready: z.boolean(),
-  returned: z.enum(RETURNED)
+  returned: z.enum(RETURNED),
+  /** What was said of it in front of others. */
+  said: z.array(z.object({ on: z.iso.datetime(), said: z.string() }))
 })
 export type Entry = z.infer<typeof entrySchema>
 
@@ -108,6 +110,8 @@ export const listedCallSchema = openCallSchema.extend({
   path: z.string(),
   budgetMinutes: z.int(),
   drawn: z.boolean(),
+  /** Sessions in front of others, the latest first. */
+  sittings: z.array(z.object({ id: z.int(), begunAt: z.iso.datetime(), ended: z.boolean() })),
   entries: z.array(
     z.object({
       id: z.int(),

@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { rowOf, STATIONS } from '~~/core/critique/stations/table'
 import type { Station } from '~~/core/critique/stations/station'
-import { piecePageSchema, type PiecePage } from '~~/shared/pieces/submission'
+import { piecePageSchema } from '~~/shared/pieces/submission'
 
 /**
  * A key, or a pair that belongs together, as the list shows it; what it does; what each runs; whether a released
@@ -31,6 +31,7 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
     inHand = useInHandStore(),
     edits = useEditsStore(),
     wall = useWallStore(),
+    sitting = useSittingStore(),
     { drawFor, beginCorrection, markBy } = useDrawFor()
   const help = ref(false)
   const typing = (event: KeyboardEvent): boolean =>
@@ -42,11 +43,15 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
   const goTo = (station: Station): void => void navigateTo(`/bench/${bench.piece.id}/${station}`, { replace: true })
   const goBy = (by: 1 | -1): void =>
     goTo(STATIONS[(STATIONS.indexOf(bench.station) + by + STATIONS.length) % STATIONS.length]!)
+  /** The session in which this piece is up. */
+  const held = () => (bench.piece.sitting ? sitting : null)
   async function nextPiece(): Promise<void> {
-    const behind = (after: string): Promise<PiecePage> =>
-      api(piecePageSchema, `/submissions?shelf=review&most=1${after}`)
-    const here = bench.piece.id,
-      next = (await behind(`&after=${here}`)).items[0] ?? (await behind('')).items[0]
+    if (held()) return held()!.step('next')
+    const { id: here, ofCall, classId } = bench.piece,
+      shelf = ofCall ? `call&classId=${classId}` : 'review&most=1'
+    const behind = async (after: string) =>
+      (await api(piecePageSchema, `/submissions?shelf=${shelf}${after}`)).items.find(p => p.state === 'waiting')
+    const next = (await behind(`&after=${here}`)) ?? (await behind(''))
     if (next && next.id !== here) await navigateTo(`/bench/${next.id}`)
   }
   /** One table for the list on "?" and for what is run. */
@@ -54,6 +59,11 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
     { shown: '.  ,', does: 'next station, the one before', run: { '.': () => goBy(1), ',': () => goBy(-1) } },
     { shown: 'e', does: 'the verdict', run: { e: () => goTo('verdict') } },
     { shown: 'n', does: 'next piece that waits', run: { n: () => void nextPiece() } },
+    {
+      shown: 'l  z',
+      does: 'in a session: leave it for later, park it',
+      run: { l: () => void held()?.step('later'), z: () => void held()?.step('park') }
+    },
     { shown: '1 … 9', does: 'lens' },
     { shown: 'hold space', does: 'the plain picture' },
     {

@@ -34,6 +34,7 @@ const piece = (id: number, state: 'done' | 'measuring'): ListedSubmission => ({
   earlierId: null,
   budgetMinutes: 25,
   spentMinutes: 0,
+  talked: false,
   measurement: state === 'done' ? { state, fingerprint: null } : { state }
 })
 beforeEach(async () => {

@@ -8,7 +8,8 @@ definePageMeta({ whose: ['instructor', 'assistant'] })
 
 useHead({ title: 'Desk · Critica' })
 
-const shelf = ref<Shelf>('review')
+/** A shelf of the classes, or an open call's own: `call-` and its class. */
+const open = ref('review')
 /** Once there, they stay, whichever shelf is being fetched. */
 const shown = ref(false)
 // Behind the pieces, which are what is waited for.
@@ -16,6 +17,10 @@ const { data: classes } = useApiData(classListSchema, () => (shown.value ? '/cla
 /** The class that is read, where there are several; the address keeps it. */
 const route = useRoute()
 const classId = computed(() => Number(route.query.class) || null)
+const call = computed(() => totals.value?.calls.find(c => `call-${c.classId}` === open.value) ?? null),
+  shelf = computed<Shelf>(() => (open.value.startsWith('call-') ? 'call' : (open.value as Shelf)))
+// The bench of a call's piece leads back to its shelf.
+if (Number(route.query.call)) open.value = `call-${Number(route.query.call)}`
 const taught = computed(() => classes.value?.filter(c => c.role && c.role !== 'learner') ?? [])
 const choices = computed(() => [
   { key: 'all', label: 'all classes' },
@@ -30,25 +35,37 @@ const { data: totals, problem: unread } = useApiData(shelfTotalsSchema, () =>
 )
 const { pieces, next, ready, problem, more } = usePieceList(
   () => shelf.value,
-  () => classId.value
+  () => (shelf.value === 'call' ? Number(open.value.slice('call-'.length)) : classId.value)
 )
 
 /** A hand-in for an exercise is confirmed, not reviewed: it hangs on its own shelf. */
-const SHELVES: readonly { readonly key: Shelf; readonly label: string }[] = [
+const SHELVES = [
   { key: 'review', label: 'To review' },
   { key: 'exercises', label: 'Exercises to confirm' },
   { key: 'released', label: 'Released' }
-]
+] as const
+const shelves = computed(() => [
+  ...SHELVES.map(s => ({ ...s, count: totals.value?.counts[s.key] })),
+  ...(totals.value?.calls ?? []).map(c => ({ key: `call-${c.classId}`, label: c.title, count: c.waiting }))
+])
 const load = computed(() => {
   if (!totals.value) return '…'
+  if (call.value) {
+    const { waiting, minutes } = call.value
+    return waiting === 0 ? 'Nothing waits here.' : `${piecesWait(waiting)}, about ${minutesInWords(minutes)}.`
+  }
   const {
     counts: { review: n },
     minutes,
     oldest
   } = totals.value
   if (n === 0 || !oldest) return 'Nothing waits.'
-  return `${capital(countWord(n))} piece${n === 1 ? ' waits' : 's wait'}, about ${minutesInWords(minutes)}. The oldest has waited ${waitedWords(oldest)}.`
+  return `${piecesWait(n)}, about ${minutesInWords(minutes)}. The oldest has waited ${waitedWords(oldest)}.`
 })
+
+function piecesWait(n: number): string {
+  return `${capital(countWord(n))} piece${n === 1 ? ' waits' : 's wait'}`
+}
 
 function linkOf(piece: ListedSubmission): string {
   return piece.assignmentId !== null
@@ -70,18 +87,25 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
 <template>
   <div>
     <h1 class="load">{{ load }}</h1>
-    <LazyWordChoice v-if="choices.length > 2" v-model="chosen" label="Class" :choices="choices" class="of-class" />
+    <LazyWordChoice
+      v-if="choices.length > 2 && shelf !== 'call'"
+      v-model="chosen"
+      label="Class"
+      :choices="choices"
+      class="of-class"
+    />
     <p v-else-if="classes && taught.length === 0" class="words">
       You teach no class yet. <NuxtLink to="/classes">Make your first</NuxtLink>.
     </p>
     <p v-if="problem || unread" role="alert">{{ problem || unread }}</p>
     <!-- The pieces are what is waited for: the tabs are fetched behind them. -->
     <div class="shelves">
-      <LazyDeskShelves v-if="shown" v-model="shelf" :shelves="SHELVES" :counts="totals?.counts" />
+      <LazyDeskShelves v-if="shown" v-model="open" :shelves="shelves" />
     </div>
-    <div id="shelf" role="tabpanel" :aria-labelledby="`tab-${shelf}`">
-      <PieceWall v-slot="{ piece }" :pieces="pieces" :of="shelf" :more="next !== null" @end="more">
-        <DeskPiece :piece="piece" :to="linkOf(piece)" />
+    <div id="shelf" role="tabpanel" :aria-labelledby="`tab-${open}`">
+      <LazyCallShelfActs v-if="call" :call="call" />
+      <PieceWall v-slot="{ piece }" :pieces="pieces" :of="open" :more="next !== null" @end="more">
+        <DeskPiece :piece="piece" :to="linkOf(piece)" :standing="shelf === 'call'" />
       </PieceWall>
       <p v-if="ready && !problem && pieces.length === 0" class="quiet">This wall is empty.</p>
     </div>

@@ -101,6 +101,11 @@ export const useBenchStore = defineStore('bench', () => {
     measures.value = ownWheel.value = null
     opened.value = { piece: next, critique: its }
   }
+  /** As another window tells it. */
+  function show(told: Opened): void {
+    measures.value = ownWheel.value = null
+    opened.value = told
+  }
   /** What was fetched anew; another piece may have come to the bench meanwhile. */
   function take(id: number, fresh: Partial<Opened>): void {
     if (piece.value.id === id) opened.value = { ...given(), ...fresh }
@@ -134,6 +139,7 @@ export const useBenchStore = defineStore('bench', () => {
     verdictOf,
     path,
     open,
+    show,
     refreshPiece,
     refreshCritique
   }

@@ -17,6 +17,9 @@ export const useWallStore = defineStore('wall', () => {
   /** Where the line between before and after stands, as a share of the wall; null for none. */
   const divider = ref<number | null>(null)
 
+  /** Wall pixels a pixel of the picture, as it hangs now. */
+  const scale = ref(1)
+
   const change = (part: Partial<WallView>): void => {
     view.value = { ...view.value, ...part }
   }
@@ -25,6 +28,7 @@ export const useWallStore = defineStore('wall', () => {
     ground,
     reference,
     divider,
+    scale,
     change,
     divide: (at: number) => {
       divider.value = Math.min(0.98, Math.max(0.02, at))

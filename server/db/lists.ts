@@ -2,7 +2,13 @@
  * Pieces among many: a window at a time, and of each report only its fingerprint. A window begins behind a piece that
  * was seen last, so that it holds whatever comes or goes meanwhile.
  */
-import { fingerprintSchema, type ListedSubmission, type Shelf, type ShelfTotals } from '../../shared/pieces/submission'
+import {
+  fingerprintSchema,
+  type CallShelf,
+  type ListedSubmission,
+  type Shelf,
+  type ShelfTotals
+} from '../../shared/pieces/submission'
 import type { Db, Row } from './pool'
 import { COLUMNS, FROM, mapPiece } from './pieces/submissions'
 
@@ -16,8 +22,12 @@ const SHELF: Readonly<Record<Shelf, string>> = {
     AND x.confirmed_at IS NULL
       AND x.returned_at IS NULL AND x.withdrawn_at IS NULL)
     AND NOT EXISTS (SELECT 1 FROM submissions n WHERE n.assignment_id = s.assignment_id AND n.id > s.id)`,
-  released: "k.state = 'released'"
+  released: "k.state = 'released'",
+  call: 'EXISTS (SELECT 1 FROM calls o WHERE o.class_id = s.class_id)'
 }
+
+/** It was talked about in front of others. */
+const TALKED = "EXISTS (SELECT 1 FROM sitting_pieces tp WHERE tp.submission_id = s.id AND tp.standing = 'said')"
 
 function mapListed(row: Row): ListedSubmission {
   const state = row.state as ListedSubmission['measurement']['state']
@@ -28,16 +38,16 @@ function mapListed(row: Row): ListedSubmission {
       : state === 'failed'
         ? { state, reason: row.reason as string }
         : { state }
-  return { ...mapPiece(row), measurement }
+  return { ...mapPiece(row), measurement, talked: Boolean(row.talked) }
 }
 
 /** The classes that somebody helps to teach. */
 export const TAUGHT =
   "SELECT v.class_id FROM memberships v WHERE v.account_id = ? AND v.role IN ('instructor', 'assistant')"
-/** One of them, where one is asked for. */
-const OF = '(? IS NULL OR s.class_id = ?)'
+/** One of them, where one is asked for; without, all but those of open calls, which have shelves of their own. */
+const OF = 'IF(? IS NULL, NOT EXISTS (SELECT 1 FROM calls o WHERE o.class_id = s.class_id), s.class_id = ?)'
 
-const LISTED = `SELECT ${COLUMNS}, m.state, m.fingerprint, m.reason ${FROM}`
+const LISTED = `SELECT ${COLUMNS}, m.state, m.fingerprint, m.reason, ${TALKED} AS talked ${FROM}`
 
 export interface Window {
   readonly after: number | null
@@ -87,8 +97,12 @@ export async function listSome(db: Db, accountId: number, ids: readonly number[]
   return rows.map(row => ({ ...mapListed(row), ...(row.learner_id === accountId ? { spentMinutes: 0 } : {}) }))
 }
 
-/** How much hangs on each shelf, and how long the review will take. */
-export async function countShelves(db: Db, staffId: number, classId: number | null): Promise<ShelfTotals> {
+/** How much hangs on each shelf of the classes, and how long the review will take. */
+export async function countShelves(
+  db: Db,
+  staffId: number,
+  classId: number | null
+): Promise<Omit<ShelfTotals, 'calls'>> {
   const [rows] = await db.execute<Row[]>(
     `SELECT SUM(${SHELF.review}) AS review, SUM(${SHELF.exercises}) AS exercises, SUM(${SHELF.released}) AS released,
        SUM(IF(${SHELF.review}, GREATEST(0, c.budget_minutes - FLOOR(COALESCE(k.seconds, 0) / 60)), 0)) AS minutes,
@@ -103,4 +117,30 @@ export async function countShelves(db: Db, staffId: number, classId: number | nu
     minutes: Number(minutes),
     oldest: (oldest as Date | null)?.toISOString() ?? null
   }
+}
+
+/** Open calls of which something is on the desk, the latest last. */
+export async function listCallShelves(db: Db, staffId: number): Promise<CallShelf[]> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT o.id, o.class_id, c.name, c.budget_minutes, o.returned,
+       SUM(COALESCE(k.state, 'draft') = 'draft' AND NOT (o.returned = 'session' AND ${TALKED})) AS waiting,
+       SUM(NOT ${TALKED}) AS untalked,
+       EXISTS (SELECT 1 FROM sittings t WHERE t.call_id = o.id AND t.ended_at IS NULL) AS open
+     FROM calls o JOIN classes c ON c.id = o.class_id JOIN submissions s ON s.class_id = o.class_id
+     LEFT JOIN critiques k ON k.submission_id = s.id
+     WHERE o.class_id IN (${TAUGHT}) AND c.archived_at IS NULL GROUP BY o.id ORDER BY o.id`,
+    [staffId]
+  )
+  return rows.map(row => {
+    const waiting = Number(row.waiting),
+      wanted = row.returned !== 'critique' && Number(row.untalked) > 0
+    return {
+      id: row.id as number,
+      classId: row.class_id as number,
+      title: row.name as string,
+      waiting,
+      minutes: waiting * (row.budget_minutes as number),
+      session: row.open ? 'open' : wanted ? 'wanted' : 'none'
+    }
+  })
 }

@@ -73,7 +73,11 @@ function visible<T extends PieceFacts>(account: Account, found: Seen<T> | null):
 /** A submission with its report, which its learner or its class's staff asks for. */
 export async function visibleSubmission(account: Account, id: number): Promise<Submission> {
   const found = visible(account, await findSubmission(db(), { id, viewerId: account.id }))
-  return { ...found.piece, may: (['draft', 'release'] as const).filter(act => may(found, act)) }
+  return {
+    ...found.piece,
+    ...(isStaff(found) ? {} : { sitting: null }),
+    may: (['draft', 'release'] as const).filter(act => may(found, act))
+  }
 }
 
 /** The same piece without its report. */

@@ -98,15 +98,25 @@ const pieceSchema = z.object({
 })
 export type PieceFacts = z.infer<typeof pieceSchema>
 
-/** @property may what whoever asks may do with it. */
+/**
+ * @property may what whoever asks may do with it. @property sitting the session in front of others in which it is up now,
+ * for those who teach.
+ */
 export const submissionSchema = pieceSchema.extend({
+  sitting: z.int().nullable(),
+  /** It came in by an open call, and hangs on that one's shelf. */
+  ofCall: z.boolean(),
   measurement: measurementSchema,
   may: z.array(z.enum(['draft', 'release']))
 })
 export type Submission = z.infer<typeof submissionSchema>
 
-/** A piece among many: of its report only what its small view shows. */
+/**
+ * A piece among many: of its report only what its small view shows. @property talked it was talked about in front of
+ * others.
+ */
 export const listedSchema = pieceSchema.extend({
+  talked: z.boolean(),
   measurement: z.discriminatedUnion('state', [
     underWay,
     z.object({ state: z.literal('done'), fingerprint: fingerprintSchema.nullable() }),
@@ -115,9 +125,11 @@ export const listedSchema = pieceSchema.extend({
 })
 export type ListedSubmission = z.infer<typeof listedSchema>
 
-/** The walls of an instructor's desk. */
-export const shelfSchema = z.enum(['review', 'exercises', 'released'])
+/** The walls of an instructor's desk; an open call's is its own, whatever became of its pieces. */
+export const shelfSchema = z.enum(['review', 'exercises', 'released', 'call'])
 export type Shelf = z.infer<typeof shelfSchema>
+
+const CLASS_SHELVES = ['review', 'exercises', 'released'] as const satisfies readonly Shelf[]
 
 /** Pieces listed at once, at most. */
 export const MOST_LISTED = 100
@@ -145,13 +157,29 @@ export const someQuerySchema = z.object({
 export const submissionListSchema = z.array(listedSchema)
 
 /**
+ * An open call's own shelf. @property classId of the class its pieces lie in. @property waiting pieces still to be looked
+ * at. @property minutes they will take. @property session whether one is to be held, or is being held.
+ */
+export const callShelfSchema = z.object({
+  id: z.int(),
+  classId: z.int(),
+  title: z.string(),
+  waiting: z.int().min(0),
+  minutes: z.int().min(0),
+  session: z.enum(['none', 'wanted', 'open'])
+})
+export type CallShelf = z.infer<typeof callShelfSchema>
+
+/**
  * @property minutes of review still to be done, by the classes' time budgets. @property oldest when the first of it was
  * handed in.
  */
 export const shelfTotalsSchema = z.object({
-  counts: z.record(shelfSchema, z.int().min(0)),
+  counts: z.record(z.enum(CLASS_SHELVES), z.int().min(0)),
   minutes: z.int().min(0),
-  oldest: z.iso.datetime().nullable()
+  oldest: z.iso.datetime().nullable(),
+  /** Open calls of which something is on the desk. */
+  calls: z.array(callShelfSchema)
 })
 export type ShelfTotals = z.infer<typeof shelfTotalsSchema>
 export const totalsQuerySchema = z.object({ classId: z.coerce.number().int().positive().optional() })

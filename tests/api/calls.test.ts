@@ -1,11 +1,10 @@
 /** An open call from outside: fifty guests at once, each once; confirmed by links; drawn by a seed anybody can check. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import sharp from 'sharp'
 import { drawLots } from '../../core/call/order'
 import { callListSchema, entrySchema, openCallSchema, type ListedCall } from '../../shared/call'
 import { newAccount } from '../people'
 import { database, Person } from './client'
-import { linkOf, proofFor, sendTo } from './guests'
+import { linkOf, painted, proofFor, sendTo } from './guests'
 
 const mark = Date.now().toString(36),
   password = 'grey-heron-lamp'
@@ -31,10 +30,6 @@ const CALL = {
   budgetMinutes: 6,
   returned: 'both'
 }
-const painted = (n: number): Promise<Buffer> =>
-  sharp({ create: { width: 160, height: 120, channels: 3, background: { r: (37 * n) % 256, g: 90, b: 140 } } })
-    .png()
-    .toBuffer()
 async function listed(id: number, by = holder): Promise<ListedCall | undefined> {
   return callListSchema.parse(await (await by.fetch('/calls')).json()).find(c => c.id === id)
 }

@@ -1,6 +1,7 @@
 /** Guests of an open call, as their browsers speak. */
 import { solveChallenge, type Challenge } from 'altcha-lib'
 import { deriveKey } from 'altcha-lib/algorithms/pbkdf2'
+import sharp from 'sharp'
 import { entrySentSchema } from '../../shared/call'
 import { Person } from './client'
 
@@ -9,6 +10,12 @@ export async function proofFor(path: string, guest = new Person()): Promise<stri
   const { challenge } = (await (await guest.fetch(path)).json()) as { challenge: Challenge }
   return JSON.stringify({ challenge, solution: await solveChallenge({ challenge, deriveKey }) })
 }
+
+/** A plain picture, another for each number. */
+export const painted = (n: number): Promise<Buffer> =>
+  sharp({ create: { width: 160, height: 120, channels: 3, background: { r: (37 * n) % 256, g: 90, b: 140 } } })
+    .png()
+    .toBuffer()
 
 interface Sent {
   readonly picture: Buffer

@@ -9,7 +9,7 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
 
 <template>
   <header class="dark-bar">
-    <NuxtLink to="/desk" class="back">← Desk</NuxtLink>
+    <NuxtLink :to="bench.piece.ofCall ? `/desk?call=${bench.piece.classId}` : '/desk'" class="back">← Desk</NuxtLink>
     <h1>{{ bench.piece.title }}</h1>
     <span class="meta">{{ bench.piece.learner.name }} · {{ bench.piece.medium || 'no medium given' }}</span>
     <span class="question" :title="bench.piece.question">{{

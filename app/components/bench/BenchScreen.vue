@@ -3,6 +3,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
 import { bringAhead, bringStations } from '~/start/bench'
 import { rowOf } from '~~/core/critique/stations/table'
+import type { Point } from '~~/shared/notes'
 import { useBenchKeys } from '~/composables/useBenchKeys'
 import { keptCorrection } from '~/utils/keptCorrection'
 
@@ -14,6 +15,7 @@ const bench = useBenchStore(),
   inHand = useInHandStore(),
   edits = useEditsStore(),
   wall = useWallStore(),
+  sitting = useSittingStore(),
   session = useSessionStore()
 const id = Number(route.params.id)
 const loaded = ref(false),
@@ -41,6 +43,7 @@ onMounted(async () => {
     wall.fit()
     wall.reference = 'off'
     await bench.open(id)
+    if (bench.piece.sitting) await sitting.open(bench.piece.sitting)
     sight.clear()
     sight.trials = []
     pencil.drop()
@@ -67,6 +70,11 @@ const row = computed(() => rowOf(bench.station))
 const choices = computed(() => row.value.lenses(bench.report, bench.standards))
 
 const { probe, point } = useProbe(picture)
+const pointing = ref<Point | null>(null)
+function pointed(at: Point | null) {
+  pointing.value = at
+  void point(at)
+}
 </script>
 
 <template>
@@ -74,9 +82,10 @@ const { probe, point } = useProbe(picture)
   <p v-else-if="!loaded" role="status" class="alone">Bringing the piece to the bench …</p>
   <div v-else class="bench">
     <InTurn>
-      <BenchBar class="top" />
+      <SittingBar v-if="bench.piece.sitting" class="top" />
+      <BenchBar v-else class="top" />
       <BenchRoute class="left" />
-      <BenchWall class="middle" @point="point" @open="inHand.look($event)"
+      <BenchWall class="middle" @point="pointed" @open="inHand.look($event)"
         ><InTurn>
           <LensStrip class="lenses" :choices="choices" />
           <CorrectionStrip v-if="!bench.unseen" class="marks" />
@@ -89,6 +98,7 @@ const { probe, point } = useProbe(picture)
       <ValueRule class="rule" :probe="probe" />
       <BenchSide class="right" />
     </InTurn>
+    <LazyRoomFeed v-if="bench.piece.sitting" :sitting-id="bench.piece.sitting" :pointing="pointing" />
     <LazyConflictDialog v-if="edits.conflict" />
     <LazyKeyList v-if="help" v-model="help" :keys="keys" />
   </div>

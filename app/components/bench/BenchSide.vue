@@ -10,7 +10,8 @@ const bench = useBenchStore(),
   sight = useSightStore(),
   pencil = usePencilStore(),
   inHand = useInHandStore(),
-  edits = useEditsStore()
+  edits = useEditsStore(),
+  sitting = useSittingStore()
 const { failed } = useBenchPicture()
 const row = computed(() => rowOf(bench.station))
 const of = (id: number | 'all' | null) => bench.critique.corrections.find(c => c.id === id) ?? null
@@ -41,6 +42,13 @@ const toExercise = () => navigateTo(`/bench/${bench.piece.id}/verdict`, { replac
     <h2 v-else>{{ row.name }}</h2>
     <p v-if="bench.piece.question" class="asked question">“{{ bench.piece.question }}”</p>
     <PhotoSaid :photo="bench.piece.photo" :change="photographed" />
+    <LazySaidField
+      v-if="bench.piece.sitting && sitting.piece?.id === bench.piece.id"
+      :sitting-id="bench.piece.sitting"
+      :piece="sitting.piece"
+      label="Said of it"
+      class="said"
+    />
     <p v-if="edits.problem" role="alert" class="problem">{{ edits.problem }}</p>
     <p v-if="failed" role="alert" class="problem">Something could not be measured: {{ failed }}</p>
     <div v-if="inHand.correction" v-show="!pencil.tool" class="writing">
@@ -80,6 +88,9 @@ h2 {
 .asked {
   display: none;
   color: var(--panel-quiet);
+}
+.said {
+  margin: 8px 0;
 }
 .measuring {
   display: grid;

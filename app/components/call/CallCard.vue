@@ -10,6 +10,9 @@ const { problem, busy, act } = useAct(),
   coded = ref(false),
   link = computed(() => `${location.origin}${props.call.path}`),
   code = computed(() => `data:image/svg+xml;base64,${btoa(encodeQR(link.value, 'svg', { border: 2 }))}`)
+const { problem: unheld, busy: holding, hold } = useHolding(props.call.id),
+  open = computed(() => props.call.sittings.some(t => !t.ended)),
+  ended = computed(() => props.call.sittings.filter(t => t.ended))
 const send = (path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown) =>
   act(async () => {
     await api(z.object({}), `/calls/${props.call.id}${path}`, { method, body })
@@ -67,9 +70,24 @@ async function copy() {
         draw the lots
       </button>
     </p>
+    <p v-if="call.entries.some(e => e.submissionId) || call.sittings.length" class="acts">
+      <NuxtLink class="word-link" :to="`/desk?call=${call.classId}`">on the desk</NuxtLink>
+      <button
+        v-if="open || call.returned !== 'critique'"
+        type="button"
+        class="word-link"
+        :disabled="holding"
+        @click="hold"
+      >
+        {{ open ? 'go on with the session' : 'hold a session' }}
+      </button>
+      <NuxtLink v-for="t in ended" :key="t.id" class="word-link" :to="`/session/${t.id}`"
+        >record of {{ dayWords(t.begunAt) }}</NuxtLink
+      >
+    </p>
     <img v-if="coded" class="code" :src="code" :alt="`The link of “${call.title}” as a code`" />
     <p v-if="call.ordered === 'lot'" class="quiet small">Lots by the number {{ call.seed }}</p>
-    <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+    <p v-if="problem || unheld" role="alert" class="problem">{{ problem || unheld }}</p>
     <ol v-if="came.length">
       <li v-for="entry in came" :key="entry.id" :class="{ passed: entry.state === 'passed' }">
         <NuxtLink v-if="entry.submissionId" :to="`/bench/${entry.submissionId}/first-look`">{{ entry.title }}</NuxtLink>

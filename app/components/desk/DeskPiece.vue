@@ -5,12 +5,16 @@ import type { ListedSubmission } from '~~/shared/pieces/submission'
  * One piece on the wall of the desk: the picture, its question, and its fingerprint; on its maker's wall without their
  * name and the critic's time.
  */
-const props = defineProps<{ piece: ListedSubmission; to: string; own?: boolean }>()
+const props = defineProps<{ piece: ListedSubmission; to: string; own?: boolean; standing?: boolean }>()
 
 const HEIGHT = 158
 const width = computed(() => Math.min(420, Math.max(80, (HEIGHT * props.piece.width) / props.piece.height)))
 const fingerprint = computed(() =>
   props.piece.measurement.state === 'done' ? props.piece.measurement.fingerprint : null
+)
+/** On a call's shelf everything hangs, whatever became of it. */
+const stands = computed(() =>
+  props.standing ? (props.piece.state === 'released' ? 'released · ' : props.piece.talked ? 'talked about · ' : '') : ''
 )
 const SAID = {
   queued: 'being measured …',
@@ -38,7 +42,7 @@ const SAID = {
     <p class="learner">
       <template v-if="!own">{{ piece.learner.name }} <span class="quiet">· </span></template
       ><span class="quiet"
-        >{{ piece.earlierId ? `version ${piece.version} · ` : '' }}{{ waitedWords(piece.handedInAt) }}</span
+        >{{ stands }}{{ piece.earlierId ? `version ${piece.version} · ` : '' }}{{ waitedWords(piece.handedInAt) }}</span
       >
     </p>
     <p v-if="piece.question" class="question">{{ piece.question }}</p>

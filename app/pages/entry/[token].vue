@@ -38,7 +38,7 @@ const STANDING = {
 } as const
 const standing = computed(() => {
   if (!entry.value) return ''
-  return entry.value.ready ? 'It has been looked at.' : STANDING[entry.value.state]
+  return entry.value.ready || entry.value.said.length ? 'It has been looked at.' : STANDING[entry.value.state]
 })
 </script>
 
@@ -68,6 +68,10 @@ const standing = computed(() => {
       </v-btn>
     </template>
     <p v-else role="status" class="words">{{ standing }}</p>
+    <template v-for="s in entry.said" :key="s.on">
+      <p class="quiet">Said in front of the others, on {{ dayWords(s.on) }}</p>
+      <p class="words said">{{ s.said }}</p>
+    </template>
     <v-btn v-if="entry.ready" color="primary" variant="flat" :loading="busy" @click="read">Read the critique</v-btn>
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
     <p v-if="taking" class="words">
@@ -93,6 +97,9 @@ const standing = computed(() => {
   display: flex;
   gap: 16px;
   margin-top: 8px;
+}
+.said {
+  white-space: pre-line;
 }
 .problem {
   color: var(--accent);

@@ -69,6 +69,11 @@ export async function findEntryOf(db: Db, accountId: number): Promise<EntryRow |
   return rows[0] ? mapEntry(rows[0]) : null
 }
 
+export async function findEntryBySubmission(db: Db, submissionId: number): Promise<EntryRow | null> {
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE e.submission_id = ?`, [submissionId])
+  return rows[0] ? mapEntry(rows[0]) : null
+}
+
 /** In the order they were confirmed, then sent. */
 export async function listEntries(db: Db, callId: number): Promise<EntryRow[]> {
   const [rows] = await db.execute<Row[]>(

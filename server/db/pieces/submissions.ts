@@ -55,7 +55,11 @@ export function mapPiece(row: Row): PieceFacts {
   }
 }
 
-export type MeasuredPiece = PieceFacts & { readonly measurement: Measurement }
+export type MeasuredPiece = PieceFacts & {
+  readonly measurement: Measurement
+  readonly sitting: number | null
+  readonly ofCall: boolean
+}
 
 /** A piece, and what the one who looks is in its class. */
 export interface Seen<T> {
@@ -118,11 +122,16 @@ export async function insertSubmission(
 
 export async function findSubmission(db: Db, { id, viewerId }: Look): Promise<Seen<MeasuredPiece> | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT ${COLUMNS}, ${ROLE}, m.state, m.report, m.reason ${FROM} WHERE s.id = ?`,
+    `SELECT ${COLUMNS}, ${ROLE}, m.state, m.report, m.reason,
+       (SELECT MAX(t.id) FROM sittings t WHERE t.up_id = s.id) AS sitting,
+       EXISTS (SELECT 1 FROM calls o WHERE o.class_id = s.class_id) AS of_call ${FROM} WHERE s.id = ?`,
     [viewerId, id]
   )
   const row = rows[0]
-  return row ? { piece: { ...mapPiece(row), measurement: mapMeasurement(row) }, ...standingOf(row) } : null
+  if (!row) return null
+  const sitting = row.sitting as number | null,
+    piece = { ...mapPiece(row), measurement: mapMeasurement(row), sitting, ofCall: Boolean(row.of_call) }
+  return { piece, ...standingOf(row) }
 }
 
 /** Without its measurement: a report takes longer to read than everything else of a piece. */

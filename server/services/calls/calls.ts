@@ -7,6 +7,7 @@ import type { CallWritten, ListedCall, OpenCall } from '../../../shared/call'
 import { AppError } from '../../../shared/errors'
 import { findCall, insertCall, listCalls, markDrawn, updateCloses, type CallRow } from '../../db/classes/calls'
 import { deleteEntryOf, listEntries, updateEntry, type EntryRow } from '../../db/classes/call-entries'
+import { listSittings } from '../../db/classes/sittings'
 import { deleteSubmissions } from '../../db/people/erasure'
 import { db, transaction, type Db } from '../../db/pool'
 import { settings } from '../../settings'
@@ -92,13 +93,15 @@ export async function openCall(account: Account, written: CallWritten): Promise<
 export async function callsOf(account: Account): Promise<ListedCall[]> {
   return Promise.all(
     (await listCalls(db(), account.id)).map(async call => {
-      const entries = await listEntries(db(), call.id)
+      const entries = await listEntries(db(), call.id),
+        sittings = await listSittings(db(), call.id)
       return {
         id: call.id,
         classId: call.classId,
         path: callPath(call),
         budgetMinutes: call.budgetMinutes,
         drawn: call.drawn,
+        sittings: sittings.map(t => ({ id: t.id, begunAt: t.begunAt.toISOString(), ended: t.endedAt !== null })),
         ...(await publicOf(call, entries.length)),
         entries: inOrder(call, entries).map(({ id, name, words, state, named, submissionId }) => ({
           id,

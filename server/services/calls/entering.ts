@@ -17,6 +17,7 @@ import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
 import { wakeMeasuring } from '../pieces/measuring'
 import { callBy, standingOf } from './calls'
 import { checkProof } from './proof'
+import { saidOf } from './sittings'
 import { takeEntry } from './taking'
 
 const NOT_TAKEN: Readonly<Record<Exclude<ReturnType<typeof standingOf>, 'open'>, string>> = {
@@ -119,7 +120,8 @@ export async function readEntry(token: string, address: string): Promise<Entry> 
     guardian: entry.guardianEmail !== null,
     submissionId: entry.submissionId,
     ready: entry.ready,
-    returned: call.returned
+    returned: call.returned,
+    said: entry.submissionId === null ? [] : await saidOf(entry.submissionId)
   }
 }
 

@@ -71,6 +71,13 @@ export const tellPassed = (connection: Db, told: Told): Promise<void> =>
     ].join(' ')
   })
 
+/** A piece was looked at in front of others, and something was written of it. */
+export const tellSaid = (connection: Db, told: Told): Promise<void> =>
+  tell(connection, told, {
+    subject: `“${told.entry.words.title}” was looked at`,
+    body: `What was said of it in “${told.call.title}” can be read by your link.`
+  })
+
 /** Whoever holds the call does not look at it after all. */
 export const tellTakenOff = (connection: Db, told: Told): Promise<void> =>
   tell(connection, told, {

@@ -7,7 +7,7 @@ import {
   type PiecePage,
   type ShelfTotals
 } from '../../../shared/pieces/submission'
-import { countShelves, listOwn, listShelf, listSome } from '../../db/lists'
+import { countShelves, listCallShelves, listOwn, listShelf, listSome } from '../../db/lists'
 import { db } from '../../db/pool'
 
 /** A shelf of the classes that this account helps to teach, of all or of one; without a shelf, its own pieces. */
@@ -26,5 +26,11 @@ export async function listPieces(account: Account, { shelf, classId, after, most
 export const somePieces = (account: Account, ids: readonly number[]): Promise<ListedSubmission[]> =>
   listSome(db(), account.id, ids.slice(0, MOST_LISTED))
 
-export const shelfTotals = (account: Account, classId: number | null): Promise<ShelfTotals> =>
-  countShelves(db(), account.id, classId)
+/** @param classId one of the classes; the open calls are told of in any case. */
+export async function shelfTotals(account: Account, classId: number | null): Promise<ShelfTotals> {
+  const [totals, calls] = await Promise.all([
+    countShelves(db(), account.id, classId),
+    listCallShelves(db(), account.id)
+  ])
+  return { ...totals, calls }
+}

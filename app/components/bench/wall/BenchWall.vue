@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { useBenchPicture } from '~/composables/usePicture'
 import { GROUND_COLOUR } from '~/stores/wall'
-import { hang, type Room } from '~/wall/frame'
+import { hang, type Room, type WallFrame } from '~/wall/frame'
 import { useDrawing } from '~/wall/useDrawing'
 import { useHand } from '~/wall/useHand'
 import { useKeyboardHand } from '~/wall/useKeyboardHand'
@@ -12,6 +12,8 @@ import type { Point } from '~~/shared/notes'
  * The wall: the picture on its ground, seen through the lens, with the areas and marks drawn over it; beside it the
  * reference, if asked for.
  */
+const props = defineProps<{ /** Nothing stands over the picture. */ bare?: boolean }>()
+defineSlots<{ default?: (given: { frame: WallFrame }) => unknown }>()
 const emit = defineEmits<{ point: [at: Point | null]; open: [correction: number] }>()
 const bench = useBenchStore(),
   sight = useSightStore(),
@@ -22,8 +24,8 @@ const { ready, problem, referenceReady, loadReference } = useBenchPicture()
 const element = ref<HTMLElement>(),
   reference = ref<{ raster: { width: number; height: number } | null }>()
 const { width, height } = useElementSize(element)
-const TOP = 84,
-  MARGIN = 34
+const MARGIN = 34,
+  top = props.bare ? MARGIN : 84
 
 const referred = computed(() => (bench.piece.hasReference ? wall.reference : 'off'))
 const beside = computed(() => referred.value === 'beside'),
@@ -43,10 +45,15 @@ const divided = computed(
 const room = computed<Room>(() => {
   const across = Math.max(1, width.value - 2 * MARGIN),
     half = beside.value ? (across - MARGIN) / 2 : across
-  return { x: MARGIN, y: TOP, width: half, height: Math.max(1, height.value - TOP - MARGIN) }
+  return { x: MARGIN, y: top, width: half, height: Math.max(1, height.value - top - MARGIN) }
 })
 const otherRoom = computed<Room>(() => ({ ...room.value, x: room.value.x + room.value.width + MARGIN }))
 const frame = computed(() => hang(room.value, bench.piece, wall.view))
+watch(
+  () => frame.value.scale,
+  scale => (wall.scale = scale),
+  { immediate: true }
+)
 const otherFrame = computed(() =>
   hang(beside.value ? otherRoom.value : room.value, reference.value?.raster ?? bench.piece, wall.view)
 )
@@ -88,12 +95,12 @@ const cross = useKeyboardHand(drawing, at => emit('point', at))
       :width="width"
       :height="height"
       :frame="frame"
-      :top="TOP - 20"
+      :top="top - 20"
       :hand="hand"
       :cross="cross"
       @open="emit('open', $event)"
     />
-    <div class="over"><slot /></div>
+    <div class="over"><slot :frame="frame" /></div>
   </div>
 </template>
 
