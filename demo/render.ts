@@ -56,6 +56,7 @@ const SOURCES = [
   'scenes/lightship.ts',
   'versions.ts',
   'exercises.ts',
+  'letters.ts',
   '../core/picture/blur.ts'
 ]
 

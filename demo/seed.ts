@@ -18,12 +18,14 @@ import { listAssignments } from '../server/services/exercises/listing'
 import { addArea, addCorrection } from '../server/services/critique/corrections'
 import { assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critique/critiques'
 import { handIn } from '../server/services/pieces/handing-in'
+import { receive } from '../server/services/inbox/receiving'
 import { measuringDone } from '../server/services/pieces/measuring'
 import { hashPassword } from '../server/work/workers'
 import { withScratch } from '../server/scratch'
 import { boundsOf, type Area } from '../core/picture/area'
 import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
 import { exercisePieces, STUDY, WHO } from './exercises'
+import { LETTERS, writtenLetter } from './letters'
 import { LIGHTSHIP, LIGHTSHIP_AGAIN, LIGHTSHIP_MARKS, LIGHTSHIP_WORDS } from './versions'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
 import { renderPiece, renderReference } from './render'
@@ -85,6 +87,14 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   await measuringDone()
   await bringAgain()
   await measuringDone()
+  for (const letter of LETTERS) {
+    progress(`writing “${letter.subject}”`)
+    await withScratch(async file => {
+      const raw = await writtenLetter(letter)
+      await writeFile(file, raw)
+      await receive({ file, bytes: raw.length, byHand: false })
+    })
+  }
 
   /** Marked, released, repaired, handed in again. */
   async function bringAgain(): Promise<void> {

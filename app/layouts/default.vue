@@ -11,7 +11,7 @@ const LINKS: readonly (readonly [to: string, label: string, whose: (account: Acc
   ['/hand-in', 'Hand in', learns],
   ['/classes', 'Classes', ({ roles }) => roles.includes('instructor')],
   ['/calls', 'Open calls', ({ roles }) => roles.includes('instructor')],
-  ['/outbox', 'Outbox', ({ roles }) => roles.includes('instructor')],
+  ['/inbox', 'Mail', ({ roles }) => roles.includes('instructor')],
   ['/house', 'House', ({ roles }) => roles.includes('owner')]
 ]
 const links = computed(() => (session.account ? LINKS.filter(([, , whose]) => whose(session.account!)) : []))
@@ -26,7 +26,7 @@ const links = computed(() => (session.account ? LINKS.filter(([, , whose]) => wh
           v-for="[to, label] in links"
           :key="to"
           :to="to"
-          :class="{ within: route.path.startsWith(`${to}/`) }"
+          :class="{ within: route.path.startsWith(`${to}/`) || (to === '/inbox' && route.path === '/outbox') }"
           >{{ label }}</NuxtLink
         >
       </nav>

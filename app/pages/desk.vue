@@ -97,6 +97,11 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
     <p v-else-if="classes && taught.length === 0" class="words">
       You teach no class yet. <NuxtLink to="/classes">Make your first</NuxtLink>.
     </p>
+    <p v-if="totals?.byMail" class="by-mail">
+      <NuxtLink to="/inbox"
+        >{{ capital(countWord(totals.byMail)) }} picture{{ totals.byMail === 1 ? '' : 's' }} came by mail</NuxtLink
+      >
+    </p>
     <p v-if="problem || unread" role="alert">{{ problem || unread }}</p>
     <!-- The pieces are what is waited for: the tabs are fetched behind them. -->
     <div class="shelves">
@@ -116,6 +121,9 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
 .load {
   margin: 20px 0 14px;
   font-size: 23px;
+}
+.by-mail {
+  margin: -6px 0 12px;
 }
 .shelves {
   height: 32px;

@@ -4,13 +4,17 @@ import { mailListSchema } from '~~/shared/mail'
 definePageMeta({ whose: 'everybody' })
 
 /** The simulated post office: what would have been sent, newest first. An aid for demo and development. */
-useHead({ title: 'Outbox · Critica' })
+useHead({ title: 'What was sent · Critica' })
+const session = useSessionStore()
 const { data: mail, problem } = useApiData(mailListSchema, '/outbox')
 </script>
 
 <template>
   <div class="outbox">
-    <h1>Outbox</h1>
+    <h1>{{ session.account?.roles.includes('instructor') ? 'What was sent' : 'What was sent to you' }}</h1>
+    <p v-if="session.account?.roles.includes('instructor')">
+      <NuxtLink class="word-link" to="/inbox">what came in</NuxtLink>
+    </p>
     <p class="quiet">What is sent to people is kept here; it leaves this machine only when a mail server is set.</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-else-if="mail?.length === 0" class="quiet">Nothing was sent yet.</p>

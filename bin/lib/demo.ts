@@ -11,8 +11,16 @@ import { stopMeasuring } from '../../server/services/pieces/measuring'
 import { closeWorkers, openWorkers } from '../../server/work/workers'
 import { progress, progressDone, ROOT, step } from './step'
 
+/** What the server goes by too. */
+export interface DemoHouse {
+  readonly url: string
+  readonly secret: string
+}
+
 /** @param say called with a line as each picture is painted. */
-export async function loadDemo(url: string, say: (line: string) => void): Promise<void> {
+export async function loadDemo({ url, secret }: DemoHouse, say: (line: string) => void): Promise<void> {
+  // The services read their settings from there.
+  Object.assign(process.env, { CRITICA_DATABASE_URL: url, CRITICA_SECRET: secret })
   openPool(url)
   openScratch()
   openWorkers(join(ROOT, '.output/server/work'))
@@ -27,12 +35,13 @@ export async function loadDemo(url: string, say: (line: string) => void): Promis
 }
 
 /** With its progress on the terminal. */
-export async function loadDemoAloud(url: string): Promise<void> {
+export async function loadDemoAloud(house: DemoHouse): Promise<void> {
   step("loading the demo: a harbour town's evening class (painting its pictures takes about a minute)")
-  await loadDemo(url, progress)
+  await loadDemo(house, progress)
   progressDone()
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
-  await loadDemo(process.env.CRITICA_DATABASE_URL!, line => console.log(line))
+  const { CRITICA_DATABASE_URL: url, CRITICA_SECRET: secret } = process.env
+  await loadDemo({ url: url!, secret: secret! }, line => console.log(line))
 }

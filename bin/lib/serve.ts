@@ -1,6 +1,6 @@
 /** The built server as a child process, and what it needs before it can start. */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { chownSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { countAccounts, countOwners } from '../../server/db/people/accounts'
@@ -45,6 +45,8 @@ export interface ServerOptions {
   readonly demo: boolean
   /** The address people reach it by, where that is not the loopback port. */
   readonly origin?: string | undefined
+  /** The folder that mail is delivered into. */
+  readonly maildir?: string | undefined
   /** Where its number is noted, so that the next start can tell a leftover; nowhere when it is left out. */
   readonly folder?: string
 }
@@ -79,6 +81,14 @@ function stepDown(): { readonly uid?: number; readonly gid?: number } {
   return {}
 }
 
+/** Whoever serves moves what it has read. */
+function makeMaildir(folder: string, { uid, gid }: ReturnType<typeof stepDown>): void {
+  for (const part of ['', 'tmp', 'new', 'cur']) {
+    mkdirSync(join(folder, part), { recursive: true })
+    if (uid !== undefined && gid !== undefined) chownSync(join(folder, part), uid, gid)
+  }
+}
+
 /** @returns the server once it answers. @throws Stop when it does not. */
 export async function startServer({
   port,
@@ -86,12 +96,15 @@ export async function startServer({
   secret,
   demo,
   origin,
+  maildir,
   folder
 }: ServerOptions): Promise<ChildProcess> {
+  const as = stepDown()
+  if (maildir) makeMaildir(maildir, as)
   const server = spawn('node', [ENTRY], {
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
-    ...stepDown(),
+    ...as,
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -102,6 +115,7 @@ export async function startServer({
       CRITICA_DEMO: demo ? '1' : '0',
       ...(demo ? { CRITICA_DEMO_LOADER: join(ROOT, 'bin/lib/demo.ts') } : {}),
       CRITICA_ORIGIN: origin ?? `http://127.0.0.1:${port}`,
+      ...(maildir ? { CRITICA_MAILDIR: maildir } : {}),
       NITRO_SHUTDOWN_TIMEOUT: '3000'
     }
   })

@@ -1,4 +1,5 @@
 import type { ChildProcess } from 'node:child_process'
+import { join } from 'node:path'
 import { DEMO_PASSWORD, INSTRUCTOR, LEARNERS } from '../../demo/people'
 import { buildIfChanged } from './build'
 import { portFree, secretsOf, startDatabase, type RunningDatabase } from './database'
@@ -41,6 +42,7 @@ main(async () => {
       secret: secrets.session,
       demo,
       origin: settings.CRITICA_ORIGIN,
+      maildir: settings.CRITICA_MAILDIR ?? join(folder, 'mail'),
       folder
     })
     return server
@@ -60,7 +62,7 @@ main(async () => {
     }
     const url = settings.CRITICA_DATABASE_URL ?? database!.url
     const { empty, ownerless } = await prepareDatabase(settings.CRITICA_DATABASE_URL ?? database!.keeperUrl)
-    if (demo && empty) await loadDemoAloud(url)
+    if (demo && empty) await loadDemoAloud({ url, secret: secrets.session })
     void supervise({ name: 'the server', start: () => serve(url) }, await serve(url), stopping.signal)
     const here = settings.CRITICA_ORIGIN ?? `http://127.0.0.1:${settings.CRITICA_PORT}`
     step(`Critica serves on ${here}  (Ctrl-C stops it)`)

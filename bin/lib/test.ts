@@ -59,6 +59,9 @@ async function playwright(folder: string, env: NodeJS.ProcessEnv): Promise<void>
   tally.failed += Math.max(stats.unexpected + stats.flaky, code === 0 ? 0 : 1)
 }
 
+/** The name of the mail server that the tests' server believes about a sender. */
+process.env.CRITICA_MAIL_AUTHSERV = 'mx.harbour.example'
+
 main(async () => {
   const folder = mkdtempSync(join(tmpdir(), 'critica-test-'))
   let database: RunningDatabase | null = null
@@ -79,11 +82,13 @@ main(async () => {
     step('starting a throw-away MariaDB and the built server')
     database = await startDatabase(folder, await freePort(), false)
     await prepareDatabase(database.keeperUrl)
-    await loadDemoAloud(database.url)
-    const port = await freePort()
-    const secret = secretsOf(folder).session
-    server = await startServer({ port, databaseUrl: database.url, secret, demo: true })
+    const port = await freePort(),
+      secret = secretsOf(folder).session,
+      maildir = join(folder, 'mail')
+    await loadDemoAloud({ url: database.url, secret })
+    server = await startServer({ port, databaseUrl: database.url, secret, demo: true, maildir })
     const env = {
+      CRITICA_TEST_MAILDIR: maildir,
       CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`,
       CRITICA_DATABASE_URL: database.url,
       CRITICA_SECRET: secret,

@@ -102,7 +102,7 @@ export async function countShelves(
   db: Db,
   staffId: number,
   classId: number | null
-): Promise<Omit<ShelfTotals, 'calls'>> {
+): Promise<Omit<ShelfTotals, 'calls' | 'byMail'>> {
   const [rows] = await db.execute<Row[]>(
     `SELECT SUM(${SHELF.review}) AS review, SUM(${SHELF.exercises}) AS exercises, SUM(${SHELF.released}) AS released,
        SUM(IF(${SHELF.review}, GREATEST(0, c.budget_minutes - FLOOR(COALESCE(k.seconds, 0) / 60)), 0)) AS minutes,

@@ -7,6 +7,7 @@ import { startReminding, stopReminding } from '../services/exercises/reminding'
 import { dropExports } from '../services/exports/export-jobs'
 import { resumeMeasuring, stopMeasuring } from '../services/pieces/measuring'
 import { startStripping, stopStripping } from '../services/pieces/stripping'
+import { startFetching, stopFetching } from '../services/inbox/fetching'
 import { startPosting, stopPosting } from '../services/mail/posting'
 import { settings } from '../settings'
 import { closeScratch, openScratch } from '../scratch'
@@ -29,6 +30,7 @@ export default defineNitroPlugin(nitro => {
   openScratch()
   openWorkers(workerFolder())
   startPosting(settings().CRITICA_SMTP_URL, settings().CRITICA_MAIL_FROM)
+  startFetching()
   startSweeping()
   resumeMeasuring()
   startStripping()
@@ -38,6 +40,7 @@ export default defineNitroPlugin(nitro => {
     stopSweeping()
     stopErasing()
     stopReminding()
+    await Promise.race([stopFetching(), wait(STOP_MS, undefined, { ref: false })])
     await stopMeasuring(STOP_MS)
     await Promise.race([stopStripping(), wait(STOP_MS, undefined, { ref: false })])
     dropExports()

@@ -22,6 +22,7 @@ import { PICTURE_LIMITS } from '../../shared/pieces/submission'
 import { bareOf } from './bare/bare'
 import { serve } from './child'
 import { blockOtherLoaders, decodePicture, oneThread, READABLE, type Refusal } from './decode'
+import { letter } from './letter/letter'
 import type { PhotoTold } from '../../shared/pieces/photo'
 import { correctedWork } from './photo'
 import type { Progress } from './protocol'
@@ -184,5 +185,5 @@ export async function evidence({ display, exercise, check }: EvidenceRequest): P
 if (process.send) {
   oneThread()
   blockOtherLoaders(PICTURE_LIMITS.formats)
-  serve({ ingest, strip, measure, evidence, compare })
+  serve({ ingest, strip, measure, evidence, compare, letter })
 }

@@ -8,6 +8,7 @@ import type { Refusal } from './decode'
 import type { ExportTask, Upright, UprightRequest } from './export.worker'
 import type { Verified } from './hashing'
 import { Lane } from './lane'
+import type { LetterRead, LetterRequest } from './letter/letter'
 import type {
   compare,
   CompareRequest,
@@ -84,6 +85,10 @@ export const verifyPassword = (hash: string, password: string): Promise<Verified
 /** @throws TaskTooLong. */
 export const ingestPicture = (request: IngestRequest, who: string): Promise<Ingested | Refusal> =>
   workers().picture.run({ name: 'ingest', request, who, limitMs: request.steps ? LIMIT.straighten : LIMIT.ingest })
+
+/** @throws TaskTooLong; of one that cannot be read at all. */
+export const readLetter = (request: LetterRequest, who: string): Promise<LetterRead> =>
+  workers().picture.run({ name: 'letter', request, who, limitMs: LIMIT.ingest })
 
 /** @param file of a kept original, rewritten without metadata. @returns its new hash. */
 export const stripOriginal = (file: string): Promise<string> =>

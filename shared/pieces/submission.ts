@@ -178,6 +178,8 @@ export const shelfTotalsSchema = z.object({
   counts: z.record(z.enum(CLASS_SHELVES), z.int().min(0)),
   minutes: z.int().min(0),
   oldest: z.iso.datetime().nullable(),
+  /** Pictures that came by mail and wait to be taken. */
+  byMail: z.int().min(0),
   /** Open calls of which something is on the desk. */
   calls: z.array(callShelfSchema)
 })

@@ -4,6 +4,7 @@
 import { createHash, randomUUID } from 'node:crypto'
 import { unzipSync } from 'fflate'
 import type { Connection, RowDataPacket } from 'mysql2/promise'
+import MailComposer from 'nodemailer/lib/mail-composer/index.js'
 import sharp from 'sharp'
 import { afterAll, beforeAll, expect, it, vi } from 'vitest'
 import { closePool, openPool } from '../../server/db/pool'
@@ -115,6 +116,20 @@ async function aWholeCritique(file: Buffer): Promise<number> {
     assignmentId: `${assignment!.id}`
   })
   await learner.fetch(`/submissions/${id}/picture/full`)
+  // One that came by mail and waits.
+  const mail = new FormData(),
+    attachments = [
+      {
+        filename: 'boat.png',
+        content: await sharp(await noise(77))
+          .resize(300)
+          .png()
+          .toBuffer()
+      }
+    ],
+    raw = await new MailComposer({ from: EMAIL, subject: `${WORDS} by mail`, attachments }).compile().build()
+  mail.append('letter', new Blob([new Uint8Array(raw)]), 'saved.eml')
+  expect(await (await instructor.fetch('/inbox', { method: 'POST', body: mail })).json()).toMatchObject({ pictures: 1 })
   return id
 }
 
@@ -132,7 +147,7 @@ it('is taken away whole, in open formats, with a page that opens without us; and
   const told = (trace: string): string[] =>
     [...between].filter(([, rows]) => rows.some(r => r.includes(trace))).map(([t]) => t)
   expect(told(NAME)).toEqual(expect.arrayContaining(['accounts', 'outbox', 'corrections', 'phrases']))
-  expect(told(WORDS)).toEqual(expect.arrayContaining(['submissions', 'critiques', 'corrections', 'outbox']))
+  expect(told(WORDS)).toEqual(expect.arrayContaining(['submissions', 'critiques', 'corrections', 'outbox', 'letters']))
 
   const zip = unzipSync(new Uint8Array(await (await learner.fetch(`/people/${learnerId}/record`)).arrayBuffer()))
   const names = Object.keys(zip),
@@ -140,6 +155,7 @@ it('is taken away whole, in open formats, with a page that opens without us; and
   const folder = names.find(n => n.endsWith('critique.json'))!.replace('critique.json', '')
   for (const name of ['piece.json', 'report.json', 'readings.csv', 'annotations.json', 'as-handed-in.png'])
     expect(names).toContain(folder + name)
+  expect(names.filter(n => /^by-mail\/.*boat.*\.png$/.test(n))).toHaveLength(1)
   expect(createHash('sha256').update(zip[`${folder}as-handed-in.png`]!).digest('hex')).toBe(
     (
       (

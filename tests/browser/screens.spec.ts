@@ -20,6 +20,7 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['joss', '/exercises/4/plan', '.tries'],
   ['joss', '/exercises/4/sheet', 'input[type=file]'],
   ['tamsin', '/outbox', 'article'],
+  ['tamsin', '/inbox', 'article img'],
   ['tamsin', '/classes', 'li'],
   ['tamsin', '/classes/1', '.open-table tr'],
   ['tamsin', '/critique/1', '.preview'],

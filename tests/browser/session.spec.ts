@@ -12,7 +12,7 @@ const stamp = Date.now().toString(36),
   password = 'grey-heron-lamp',
   email = `session-${stamp}@school.example`
 const PIECES = ['lemons', 'slipway', 'fog']
-let links: string[] = []
+const links: string[] = []
 
 test.beforeAll(async () => {
   const connection = await database()

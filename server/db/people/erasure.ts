@@ -3,6 +3,7 @@ import type { EraseWish } from '../../../shared/person'
 import { deleteAnswers, deletePictures } from '../exercises/answers'
 import type { Changed, Db, Row } from '../pool'
 import { deleteEntryOf } from '../classes/call-entries'
+import { deleteLettersOf } from '../pieces/letters'
 import { deleteKeptStudies } from '../pieces/studies'
 
 const list = (ids: readonly unknown[]): string => ids.map(() => '?').join(', ')
@@ -60,6 +61,7 @@ export async function deleteAccount(
   await deleteAnswers(db, 'x.learner_id = ?', [id])
   await deleteKeptStudies(db, 't.learner_id = ?', [id])
   await deleteEntryOf(db, id)
+  await deleteLettersOf(db, id)
   await db.execute('DELETE FROM outbox WHERE about_id = ?', [id])
   await db.execute('DELETE FROM phrases WHERE LOCATE(?, words) > 0', [name])
   if (tries.length) await db.execute(`DELETE FROM sign_in_tries WHERE \`key\` IN (${list(tries)})`, [...tries])

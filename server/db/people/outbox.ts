@@ -4,28 +4,61 @@ import type { Db, Row } from '../pool'
 /**
  * @property classId of what it is about. @property aboutId the learner whom it is about, if that is somebody else.
  * @property email where it goes instead of the account's address. @property linkId of a link that goes with it.
+ * @property thread of the mail that it answers.
  */
 export interface NewMail {
-  readonly accountId: number
+  readonly accountId: number | null
   readonly classId: number | null
   readonly subject: string
   readonly body: string
   readonly aboutId?: number | null
   readonly email?: string | null
   readonly linkId?: number | null
+  readonly thread?: Thread | null
+}
+/** @property messageId empty where the mail that is answered has none. @property references those before it. */
+export interface Thread {
+  readonly subject: string
+  readonly messageId: string
+  readonly references: readonly string[]
 }
 
 export async function insertMail(
   db: Db,
-  { accountId, classId, subject, body, aboutId = null, email = null, linkId = null }: NewMail
+  { accountId, classId, subject, body, aboutId = null, email = null, linkId = null, thread = null }: NewMail
 ): Promise<void> {
+  const answered = thread?.messageId || null
   // A guest of an open call has no address of their own: it goes where their link went, with it.
   await db.execute(
-    `INSERT INTO outbox (account_id, class_id, subject, body, about_id, email, link_id) VALUES (?, ?, ?, ?, ?,
+    `INSERT INTO outbox (account_id, class_id, subject, body, about_id, in_reply_to, thread, email, link_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?,
        COALESCE(?, (SELECT COALESCE(e.guardian_email, e.email) FROM call_entries e WHERE e.account_id = ?)),
        COALESCE(?, (SELECT MAX(l.id) FROM links l WHERE l.account_id = ? AND l.kind = 'entry')))`,
-    [accountId, classId, subject, body, aboutId, email, accountId, linkId, accountId]
+    [
+      accountId,
+      classId,
+      // Mail programs keep a thread together by both: what it answers, and the subject.
+      thread ? `Re: ${thread.subject}` : subject,
+      thread ? `${subject}.\n\n${body}` : body,
+      aboutId,
+      answered,
+      answered && [...thread!.references, answered].join(' '),
+      email,
+      accountId,
+      linkId,
+      accountId
+    ]
   )
+}
+
+/** Mails to an address that is nobody's here, of the last day. */
+export async function countToStranger(db: Db, email: string): Promise<number> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT COUNT(*) AS n FROM outbox WHERE account_id IS NULL AND email = ?
+     AND created_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY`,
+    [email]
+  )
+  return Number(rows[0]!.n)
 }
 
 /** How long mail is tried to be delivered, in days. */
@@ -68,6 +101,8 @@ export interface Undelivered {
   readonly subject: string
   readonly body: string
   readonly linkId: number | null
+  readonly inReplyTo: string | null
+  readonly references: string | null
 }
 
 /**
@@ -77,8 +112,9 @@ export interface Undelivered {
  */
 export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT o.id, COALESCE(o.email, a.email) AS email, a.name, o.subject, o.body, o.link_id FROM outbox o
-     JOIN accounts a ON a.id = o.account_id
+    `SELECT o.id, COALESCE(o.email, a.email) AS email, COALESCE(a.name, '') AS name, o.subject, o.body, o.link_id,
+       o.in_reply_to, o.thread
+     FROM outbox o LEFT JOIN accounts a ON a.id = o.account_id
      WHERE o.delivered_at IS NULL AND COALESCE(o.email, a.email) NOT LIKE '%.example'
        AND o.created_at > UTC_TIMESTAMP(3) - INTERVAL ${TRIED_DAYS} DAY
        AND (o.tried_at IS NULL OR o.tried_at < UTC_TIMESTAMP(3) - INTERVAL o.tries MINUTE)
@@ -92,7 +128,9 @@ export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
         name: row.name as string,
         subject: row.subject as string,
         body: row.body as string,
-        linkId: row.link_id as number | null
+        linkId: row.link_id as number | null,
+        inReplyTo: row.in_reply_to as string | null,
+        references: row.thread as string | null
       }
     : null
 }

@@ -9,26 +9,35 @@ import { format } from 'date-fns'
 import { exerciseSet, type WhatIsSet } from '../../../core/exercise'
 import { findLink, type LinkRow } from '../../db/people/links'
 import { insertMail, listMail } from '../../db/people/outbox'
+import { findThread } from '../../db/pieces/letters'
 import { db, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { pathOf } from '../entering/links'
 
-const SIGNED = '\n\nYou find it in Critica under the piece. This address is not read.'
+/** Whether mail to the house is read, or goes nowhere. */
+const notRead = (): string => (settings().CRITICA_IMAP_URL ? '' : ' This address is not read.')
+const signed = (): string => `\n\nYou find it in Critica under the piece.${notRead()}`
 
-export const tellReleased = (connection: Db, { learner, classId, title }: PieceFacts, amended: string): Promise<void> =>
+export const tellReleased = async (
+  connection: Db,
+  { id, learner, classId, title }: PieceFacts,
+  amended: string
+): Promise<void> =>
   insertMail(connection, {
+    thread: await findThread(connection, id),
     accountId: learner.id,
     classId,
     subject: amended ? `The critique of “${title}” was changed` : `The critique of “${title}” is there`,
-    body: (amended ? `It was changed: ${amended}` : 'Your instructor has looked at your piece.') + SIGNED
+    body: (amended ? `It was changed: ${amended}` : 'Your instructor has looked at your piece.') + signed()
   })
 
-export const tellWithdrawn = (connection: Db, { learner, classId, title }: PieceFacts): Promise<void> =>
+export const tellWithdrawn = async (connection: Db, { id, learner, classId, title }: PieceFacts): Promise<void> =>
   insertMail(connection, {
+    thread: await findThread(connection, id),
     accountId: learner.id,
     classId,
     subject: `The critique of “${title}” was taken back`,
-    body: `It will come again.${SIGNED}`
+    body: `It will come again.${signed()}`
   })
 
 export const tellQuestion = (
@@ -44,15 +53,20 @@ export const tellQuestion = (
     classId,
     aboutId: learner.id,
     subject: `${learner.name} asks about “${title}”`,
-    body: question + SIGNED
+    body: question + signed()
   })
 
-export const tellAnswer = (connection: Db, { learner, classId, title }: PieceFacts, answer: string): Promise<void> =>
+export const tellAnswer = async (
+  connection: Db,
+  { id, learner, classId, title }: PieceFacts,
+  answer: string
+): Promise<void> =>
   insertMail(connection, {
+    thread: await findThread(connection, id),
     accountId: learner.id,
     classId,
     subject: `Your question about “${title}” is answered`,
-    body: answer + SIGNED
+    body: answer + signed()
   })
 
 /** Somebody may come in, and chooses a password first. */
@@ -175,7 +189,7 @@ export function tellExercise(
     accountId: learnerId,
     classId,
     subject: EXERCISE_SUBJECT[what](exerciseSet({ exercise, own }).title),
-    body: `${[note, due].filter(Boolean).join(' ')}\n\nYou find it in Critica under the exercises. This address is not read.`.trim()
+    body: `${[note, due].filter(Boolean).join(' ')}\n\nYou find it in Critica under the exercises.${notRead()}`.trim()
   })
 }
 

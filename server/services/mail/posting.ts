@@ -35,7 +35,17 @@ function postOne(from: string): Promise<boolean> {
       text === null
         ? 'the link in it is over'
         : await transport!
-            .sendMail({ from, to: { name: mail.name, address: mail.email }, subject: mail.subject, text })
+            .sendMail({
+              from,
+              to: { name: mail.name, address: mail.email },
+              subject: mail.subject,
+              text,
+              // The same when it is tried again: a server that took it and was not heard takes it once.
+              messageId: `<critica-${mail.id}@${new URL(settings().CRITICA_ORIGIN).hostname}>`,
+              ...(mail.inReplyTo ? { inReplyTo: mail.inReplyTo, references: mail.references ?? '' } : {}),
+              // No program answers it (RFC 3834, section 5).
+              headers: { 'Auto-Submitted': mail.inReplyTo ? 'auto-replied' : 'auto-generated' }
+            })
             .then(
               () => '',
               (error: Error) => error.message || 'the mail server refused it'

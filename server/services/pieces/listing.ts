@@ -8,6 +8,7 @@ import {
   type ShelfTotals
 } from '../../../shared/pieces/submission'
 import { countShelves, listCallShelves, listOwn, listShelf, listSome } from '../../db/lists'
+import { countWaiting } from '../../db/pieces/letters'
 import { db } from '../../db/pool'
 
 /** A shelf of the classes that this account helps to teach, of all or of one; without a shelf, its own pieces. */
@@ -28,9 +29,10 @@ export const somePieces = (account: Account, ids: readonly number[]): Promise<Li
 
 /** @param classId one of the classes; the open calls are told of in any case. */
 export async function shelfTotals(account: Account, classId: number | null): Promise<ShelfTotals> {
-  const [totals, calls] = await Promise.all([
+  const [totals, calls, byMail] = await Promise.all([
     countShelves(db(), account.id, classId),
-    listCallShelves(db(), account.id)
+    listCallShelves(db(), account.id),
+    countWaiting(db(), account.id)
   ])
-  return { ...totals, calls }
+  return { ...totals, calls, byMail }
 }

@@ -8,6 +8,7 @@ import { findAnswerPicture, listReadSheets, listStudies } from '../../db/exercis
 import { listAuditOf } from '../../db/people/audit'
 import { listClassesOf } from '../../db/classes/classes'
 import { listMailTo } from '../../db/people/outbox'
+import { listLettersOf, listWaitingOf } from '../../db/pieces/letters'
 import { findBlob, findPictureHash, type PictureSize } from '../../db/pieces/pictures'
 import { listOwn } from '../../db/lists'
 import { db } from '../../db/pool'
@@ -140,6 +141,11 @@ export async function takeRecord(account: Account, personId: number): Promise<{ 
       const part = await blobPart(original, { name: `studies/study-${id}`, scratch })
       if (part) parts.push(part)
     }
+    for (const { id, name, original } of await listWaitingOf(db(), personId)) {
+      const named = `by-mail/${exportFileName(name.replace(/\.\w+$/, ''), String(id))}`,
+        part = await blobPart(original, { name: named, scratch })
+      if (part) parts.push(part)
+    }
     const classes = await listClassesOf(db(), personId)
     const record = {
       account: who,
@@ -147,6 +153,12 @@ export async function takeRecord(account: Account, personId: number): Promise<{ 
       exercises,
       studies: studies.map(({ original: _, ...study }) => study),
       mail: await listMailTo(db(), personId),
+      letters: (await listLettersOf(db(), personId)).map(({ subject, body, receivedAt, reason }) => ({
+        subject,
+        body,
+        receivedAt,
+        reason
+      })),
       trail: await listAuditOf(db(), personId)
     }
     const page = indexPage({ name: who.name, classes: classes.map(c => c.name), takenAt, pieces })
