@@ -1,7 +1,7 @@
 /** What a photograph cannot be trusted in, and which readings that shakes. */
 import { chromaOf, convertLinearToOklab } from '../colour/oklab'
 import { LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
-import { listComponents } from '../picture/components'
+import { listComponents, type Component } from '../picture/components'
 import { lumaPlane } from '../picture/luma'
 import type { Raster } from '../picture/raster'
 import type { PhotoDoubt } from './steps'
@@ -9,6 +9,7 @@ import type { PhotoDoubt } from './steps'
 /** Of the sheet, what may be clipped, and shine in one patch; pixels of long edge; OKLab chroma; pixels of 1000. */
 const LIMIT = { clipped: 0.02, glare: 0.002, pixels: 800, cast: 0.045, rise: 4.2 } as const
 const LIGHT = 253,
+  RIM = 215,
   DARK = 2
 
 /**
@@ -21,11 +22,14 @@ export function photoDoubts(
 ): PhotoDoubt[] {
   const { width, height, data } = sheet,
     count = width * height,
-    clipped = new Uint8Array(count)
+    clipped = new Uint8Array(count),
+    nearly = new Uint8Array(count)
   let lights = 0,
     darks = 0
   for (let p = 0, i = 0; p < count; p++, i += 4) {
-    if (data[i] >= LIGHT && data[i + 1] >= LIGHT && data[i + 2] >= LIGHT) {
+    const least = Math.min(data[i], data[i + 1], data[i + 2])
+    if (least >= RIM) nearly[p] = 1
+    if (least >= LIGHT) {
       clipped[p] = 1
       lights++
     }
@@ -33,13 +37,19 @@ export function photoDoubts(
   }
   const said: PhotoDoubt[] = [],
     percent = (n: number): string => `${Math.round((100 * n) / count)} %`
-  const shine = listComponents(clipped, { width, height, most: 1 })[0]?.size ?? 0
-  if (lights > LIMIT.clipped * count)
+  const [patch] = listComponents(clipped, { width, height, most: 1 }),
+    [withRim] = listComponents(nearly, { width, height, most: 1 }),
+    shines = patch !== undefined && patch.size > LIMIT.glare * count
+  // One round patch with a soft rim is a lamp's reflection, however large; other lights are burnt out.
+  if (
+    lights > LIMIT.clipped * count
+    && !(shines && isShine(patch, { lights, rim: withRim.size / patch.size, width, height }))
+  )
     said.push({
       kind: 'clipped-lights',
       sentence: `${percent(lights)} of the lights are burnt out: take it again a little darker.`
     })
-  else if (shine > LIMIT.glare * count)
+  else if (shines)
     said.push({ kind: 'glare', sentence: 'A patch of it shines: turn the sheet, or the lamp, until it does not.' })
   if (darks > LIMIT.clipped * count)
     said.push({
@@ -53,7 +63,8 @@ export function photoDoubts(
         'Even its lightest places have a colour: the lamp’s, or the paint’s. Pick something that is white in truth.'
     })
   const rise = riseOf(sheet)
-  if (rise !== null && rise * (1000 / Math.max(width, height)) > LIMIT.rise)
+  // Of a sheet that is small as it is, pixels count as they are: that it is small is said by itself.
+  if (rise !== null && rise * Math.min(1, 1000 / Math.max(width, height)) > LIMIT.rise)
     said.push({ kind: 'blur', sentence: 'No edge in it is sharp: hold still, and touch the picture to focus.' })
   if (own < LIMIT.pixels)
     said.push({
@@ -61,6 +72,34 @@ export function photoDoubts(
       sentence: `Only ${Math.round(own)} pixels of the photograph are the sheet: come closer.`
     })
   return said
+}
+
+/**
+ * Of all that is burnt out, a reflection's share; of its bounding rectangle, what it fills; how far from square; with its
+ * rim, how much larger it is: a white thing ends at once.
+ */
+const SHINE = { share: 0.7, fills: 0.62, long: 2.5, rim: [1.2, 4] } as const
+
+interface Burnt {
+  /** Pixels of all that is burnt out. */
+  readonly lights: number
+  /** Times the patch's own size. */
+  readonly rim: number
+  readonly width: number
+  readonly height: number
+}
+function isShine({ size, bounds: { x, y, w, h } }: Component, { lights, rim, width, height }: Burnt): boolean {
+  const across = w * width,
+    down = h * height,
+    inside = x > 0.01 && y > 0.01 && x + w < 0.99 && y + h < 0.99
+  return (
+    inside
+    && size > SHINE.share * lights
+    && size > SHINE.fills * across * down
+    && Math.max(across / down, down / across) < SHINE.long
+    && rim > SHINE.rim[0]
+    && rim < SHINE.rim[1]
+  )
 }
 
 /** OKLab chroma of the lightest fiftieth. */

@@ -53,6 +53,28 @@ describe('the corners of a sheet', () => {
     expect(off(found.corners, corners)).toBeLessThan(0.005)
   })
 
+  it('are not a picture’s, sure of it, where smooth paper as grey as the grainy table goes around it', () => {
+    const photo = createRaster(SIZE.width, SIZE.height),
+      random = seededRandom(8),
+      within = (x: number, y: number, by: number): boolean =>
+        x > 300 - by && x < 900 + by && y > 250 - by && y < 650 + by
+    for (let y = 0; y < SIZE.height; y++)
+      for (let x = 0; x < SIZE.width; x++) {
+        // Grain of three pixels, that a photograph still shows.
+        const grain = 120 + 90 * (seededRandom(7919 * Math.floor(y / 3) + Math.floor(x / 3))() - 0.5),
+          colour = within(x, y, 0) ? [40, 70, 150] : within(x, y, 30) ? [120, 120, 120] : [grain, grain, grain]
+        photo.data.set([...colour.map(v => v + 4 * random()), 255], 4 * (y * SIZE.width + x))
+      }
+    const found = findSheet(photo),
+      picture = [
+        [300, 250],
+        [900, 250],
+        [900, 650],
+        [300, 650]
+      ].map(([x, y]) => ({ x: x! / SIZE.width, y: y! / SIZE.height }))
+    expect(found.sure && off(found.corners, picture) < 0.02).toBe(false)
+  })
+
   it('are the photograph’s own where there is no sheet, and that is said', async () => {
     const nothing = createRaster(SIZE.width, SIZE.height),
       random = seededRandom(3)

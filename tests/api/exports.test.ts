@@ -190,6 +190,9 @@ it('mail leaves by a real server when one is set, is tried again when that fails
   expect(received[0]!.text.replace(/\?=\r\n =\?UTF-8\?Q\?/, '')).toMatch(
     /Subject: .*By_real_mail.*\r\n[^]*Your instructor has looked at your piece/
   )
+  // It keeps its number when it is sent again, and says that a program sent it (RFC 3834, section 5).
+  expect(received[0]!.text).toMatch(/^Message-ID: <critica-\d+@127\.0\.0\.1>\r$/m)
+  expect(received[0]!.text).toMatch(/^Auto-Submitted: auto-generated\r$/m)
   expect((await row()).failure).toBe('')
   await connection.end()
 }, 60_000)

@@ -1,16 +1,16 @@
 /** A call's pieces worked through in front of others: its own shelf, the order, the clock, the record, and who reads it. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { callListSchema, entrySchema } from '../../shared/call'
+import { entrySchema, type ListedCall } from '../../shared/call'
 import { piecePageSchema, shelfTotalsSchema } from '../../shared/pieces/submission'
 import { sittingSchema, type Sitting } from '../../shared/sitting'
 import { newAccount } from '../people'
 import { database, Person } from './client'
-import { linkOf, painted, sendTo } from './guests'
+import { callWith, linkOf, painted, sendTo } from './guests'
 
 const mark = Date.now().toString(36),
   password = 'grey-heron-lamp'
 let connection: Awaited<ReturnType<typeof database>>, holder: Person, other: Person
-let call: { id: number; classId: number; path: string }, links: string[]
+let call: ListedCall, links: readonly string[]
 
 beforeAll(async () => {
   connection = await database()
@@ -19,27 +19,16 @@ beforeAll(async () => {
   ;[holder, other] = (await Promise.all(
     ['sitter', 'stranger'].map(key => Person.signedIn(`${key}-${mark}@school.example`, { password }))
   )) as [Person, Person]
-  const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
-  await holder.json('POST', '/calls', {
-    title: `Session ${mark}`,
-    asked: 'Anything.',
-    opensOn: day(-1),
-    closesOn: day(3),
-    perPerson: 1,
-    most: 20,
-    ordered: 'first',
-    budgetMinutes: 6,
-    returned: 'session'
-  })
-  call = callListSchema.parse(await (await holder.fetch('/calls')).json())[0]!
-  links = []
-  for (const n of [1, 2, 3, 4]) {
-    const email = `s${n}-${mark}@x.example`,
-      words = { title: `Piece ${n}`, named: String(n === 1) },
-      link = await linkOf(await sendTo(call.path, { picture: await painted(n), email, words }))
-    await new Person().json('POST', `${link}/confirm`)
-    links.push(link)
-  }
+  const pieces = await Promise.all(
+    [1, 2, 3, 4].map(async n => ({
+      title: `Piece ${n}`,
+      name: `Guest s${n}`,
+      email: `s${n}-${mark}@x.example`,
+      named: n === 1,
+      picture: await painted(n)
+    }))
+  )
+  ;({ call, links } = await callWith(holder, `Session ${mark}`, pieces))
 }, 60_000)
 afterAll(() => connection.end())
 

@@ -2,7 +2,11 @@
  * Refreshes docs/screenshots from a running `bin/start` with fresh demo data: `npm run screenshots`.
  */
 import { chromium, type Page } from '@playwright/test'
+import { LETTERS } from '../../demo/letters'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { renderPiece } from '../../demo/render'
+import { Person } from '../api/client'
+import { callWith, type GuestPiece } from '../api/guests'
 import { photographedPiece } from '../photos/photographed'
 import { filledSheet } from '../sheets/filled'
 import { takeReading } from './bench-page'
@@ -21,9 +25,38 @@ interface Shot {
 const photographOfSheet = async (): Promise<Buffer> =>
   (await filledSheet({ exercise: 'opposites', settings: { hue: 300 }, number: 4, name: 'Joss Pender' })).jpeg
 
+/** Pieces that nobody of the class made. */
+const guestPieces = async (): Promise<GuestPiece[]> =>
+  Promise.all(
+    (['Wren', 'Rowan', 'Linnet'] as const).map(async (name, i) => ({
+      title: ['Before the wind', 'Two sails, low sun', 'At the ramp'][i]!,
+      name,
+      email: `${name}@elsewhere.example`,
+      named: i !== 2,
+      question: ['Does the sail lead?', 'Is the water too busy?', ''][i]!,
+      picture: await renderPiece(LETTERS.flatMap(l => l.pictures)[i]!.piece)
+    }))
+  )
+
 const SHOTS: readonly Shot[] = [
   { file: 'versions', who: 'tamsin', path: '/versions/18', ready: 'canvas[data-lens="plain"]' },
   { file: 'progress', who: 'tamsin', path: '/progress/7', ready: '.over-time canvas' },
+  { file: 'inbox', who: 'tamsin', path: '/inbox', ready: 'article img' },
+  {
+    file: 'session',
+    who: 'tamsin',
+    path: '/calls',
+    ready: 'form',
+    then: async page => {
+      const { call } = await callWith(await Person.signedIn('tamsin'), 'Small boats', await guestPieces())
+      await page.goto(`/desk?call=${call.classId}`)
+      await page.getByRole('button', { name: 'Hold the session' }).click()
+      await page.getByRole('button', { name: 'Begin' }).click()
+      await page.getByLabel('Said of it').fill('The sail is seen first, as it was meant. Let the hills be one tone.')
+      await page.getByRole('link', { name: 'Focus' }).click()
+      await page.locator('[data-reading]').first().waitFor()
+    }
+  },
   { file: 'desk', who: 'tamsin', path: '/desk', ready: '.fingerprint' },
   {
     file: 'bench-first-look',
@@ -56,14 +89,6 @@ const SHOTS: readonly Shot[] = [
       await takeReading(page, 'focus.intended')
     }
   },
-  {
-    file: 'bench-temperature',
-    who: 'tamsin',
-    path: '/bench/9/temperature',
-    ready: '[data-reading="temperature.balance"]',
-    then: page => page.keyboard.press('2')
-  },
-  { file: 'bench-light', who: 'tamsin', path: '/bench/9/light', ready: '[data-reading="light.leaves.ochre"]' },
   {
     file: 'bench-edges',
     who: 'tamsin',

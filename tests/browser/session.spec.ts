@@ -3,8 +3,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { pieceNamed } from '../../demo/manifest'
 import { renderPiece } from '../../demo/render'
 import { database, Person } from '../api/client'
-import { linkOf, sendTo } from '../api/guests'
-import { callListSchema } from '../../shared/call'
+import { callWith } from '../api/guests'
 import { newAccount } from '../people'
 import { accessible } from './bench-page'
 
@@ -12,24 +11,23 @@ const stamp = Date.now().toString(36),
   password = 'grey-heron-lamp',
   email = `session-${stamp}@school.example`
 const PIECES = ['lemons', 'slipway', 'fog']
-const links: string[] = []
+let links: readonly string[] = []
 
 test.beforeAll(async () => {
   const connection = await database()
   await newAccount(connection, { email, name: 'Reed', password, house: 'instructor' })
   await connection.end()
-  const reed = await Person.signedIn(email, { password }),
-    day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10),
-    words = { asked: 'Anything.', opensOn: day(-1), closesOn: day(3), perPerson: 1, most: 9, budgetMinutes: 6 }
-  await reed.json('POST', '/calls', { title: `Quay evening ${stamp}`, ...words, ordered: 'first', returned: 'session' })
-  const [call] = callListSchema.parse(await (await reed.fetch('/calls')).json())
-  for (const [i, key] of PIECES.entries()) {
-    const picture = await renderPiece(pieceNamed(key)),
-      words = { title: key, name: `Guest ${key}`, named: String(i === 1) },
-      link = await linkOf(await sendTo(call!.path, { picture, email: `${key}-${stamp}@x.example`, words }))
-    await new Person().json('POST', `${link}/confirm`)
-    links.push(link)
-  }
+  const pieces = await Promise.all(
+    PIECES.map(async (title, i) => ({
+      title,
+      name: `Guest ${title}`,
+      email: `${title}-${stamp}@x.example`,
+      named: i === 1,
+      question: 'Where does the eye go?',
+      picture: await renderPiece(pieceNamed(title))
+    }))
+  )
+  ;({ links } = await callWith(await Person.signedIn(email, { password }), `Quay evening ${stamp}`, pieces))
 })
 
 /** Mean brightness of what hangs, and how colourful it is. */

@@ -10,11 +10,13 @@ import { through } from '../../core/numeric/homography'
 import { correctPhoto } from '../../core/photo/correct'
 import { NO_STEPS } from '../../core/photo/steps'
 import { flatMap, straighten } from '../../core/photo/straighten'
+import { findStrip } from '../../core/photo/strip/find'
+import { SEEING } from '../../shared/printed-marks'
 import type { Raster } from '../../core/picture/raster'
 import { reduceTo } from '../../core/picture/resample'
 import { demoPictures, drawn, openBases } from '../register/bases'
 import { kitchenShot, photographWork } from './kitchen'
-import { photographedPiece } from './photographed'
+import { photographedBesideStrip, photographedPiece } from './photographed'
 import { workOf } from './work'
 
 const COUNT = Number(process.argv[2]) || 200,
@@ -47,6 +49,14 @@ async function speeds(): Promise<void> {
   timed('12 megapixels: found', () => findSheet(large))
   timed('laid flat and evened, 1024 pixels', () => correctPhoto(large, steps, { edge: 1024 }))
   timed('laid flat and evened, every pixel', () => correctPhoto(large, steps, { edge: null }))
+  const { photo, corners: sheet } = await photographedBesideStrip('lemons'),
+    beside = reduceTo({ ...photo, channels: 4 }, 4000, 3000),
+    whole: Raster = { width: 4000, height: 3000, data: new Uint8ClampedArray(beside.data) },
+    strip = findStrip(whole, SEEING)
+  timed('printed strip found', () => findStrip(whole, SEEING))
+  timed('laid flat by it, 1024 pixels', () =>
+    correctPhoto(whole, { ...NO_STEPS, corners: sheet, strip, even: true }, { edge: 1024 })
+  )
   timed('shown while a corner is dragged', () =>
     straighten({ ...small, channels: 4 }, { map, size: { width: 480, height: 360 } })
   )

@@ -45,21 +45,3 @@ const SAID = { saved: 'saved', saving: 'saving …', unsaved: 'not saved' } as c
     />
   </header>
 </template>
-
-<style scoped>
-.question {
-  flex: 1;
-  min-width: 0;
-  text-align: center;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  font-size: 16px;
-  color: var(--panel-quiet);
-}
-/* On an upright tablet the question has no room here: it stands over what is read. */
-@media (max-width: 900px) {
-  .question {
-    visibility: hidden;
-  }
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useHolding } from '~/sitting/useHolding'
 import encodeQR from 'qr'
 import { z } from 'zod'
 import type { ListedCall } from '~~/shared/call'
@@ -92,7 +93,7 @@ async function copy() {
       <li v-for="entry in came" :key="entry.id" :class="{ passed: entry.state === 'passed' }">
         <NuxtLink v-if="entry.submissionId" :to="`/bench/${entry.submissionId}/first-look`">{{ entry.title }}</NuxtLink>
         <template v-else>{{ entry.title }}</template>
-        <span class="quiet"> {{ entry.name }}{{ entry.state === 'passed' ? ' · not looked at' : '' }}</span>
+        <span class="quiet by">{{ entry.name }}{{ entry.state === 'passed' ? ' · not looked at' : '' }}</span>
         <button v-if="taking !== entry.id" type="button" class="word-link off" @click="taking = entry.id">
           take off
         </button>
@@ -130,6 +131,9 @@ async function copy() {
 .choose {
   display: inline-flex;
   margin-left: 12px;
+}
+.by {
+  margin-left: 8px;
 }
 .off {
   margin-left: 12px;

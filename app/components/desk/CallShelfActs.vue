@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useHolding } from '~/sitting/useHolding'
 import type { CallShelf } from '~~/shared/pieces/submission'
 
 /** What is done with an open call's shelf: the session in front of others, and the call itself. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useRoomFeed } from '~/sitting/useRoomFeed'
 import type { Point } from '~~/shared/notes'
 
 /** Shows nothing here: the room's window follows what stands on the bench. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PICTURE_KEY, usePicture } from '~/composables/usePicture'
-import type { RoomSight } from '~/composables/useRoomWindow'
+import type { RoomSight } from '~/sitting/room'
 import type { Point } from '~~/shared/notes'
 
 /** One piece before the room: as it hangs on the bench, seen as it is seen there. Nothing is done here. */

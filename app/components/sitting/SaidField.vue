@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSaid } from '~/sitting/useSaid'
 import type { SittingPiece } from '~~/shared/sitting'
 
 /** What is said of a piece, written while it is said. */

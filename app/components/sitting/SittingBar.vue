@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { STEPS } from '~~/core/call/sitting'
+import { openRoom } from '~/sitting/room'
 
 /**
  * The top of the bench while a piece hangs before others: where in the session this is, its clock, and what is done with
@@ -10,7 +11,6 @@ const bench = useBenchStore(),
   sitting = useSittingStore()
 // Time worked on a piece is counted here as at any bench.
 useBenchClock()
-const { openRoom } = useRoomWindow()
 const place = computed(() => {
   const { pieces } = sitting.sitting!,
     done = pieces.filter(p => p.standing !== 'waiting').length
@@ -67,15 +67,6 @@ const HINTS = {
 </template>
 
 <style scoped>
-.question {
-  flex: 1;
-  min-width: 0;
-  text-align: center;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  font-size: 16px;
-  color: var(--panel-quiet);
-}
 .clock {
   font-size: 19px;
   font-weight: 600;
@@ -88,10 +79,5 @@ const HINTS = {
 .over {
   text-decoration: underline;
   text-underline-offset: 4px;
-}
-@media (max-width: 900px) {
-  .question {
-    visibility: hidden;
-  }
 }
 </style>

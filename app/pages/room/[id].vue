@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFullscreen, useIdle } from '@vueuse/core'
-import { useRoomChannel, type RoomCurtain, type RoomPiece, type RoomSight } from '~/composables/useRoomWindow'
+import { useRoomChannel, type RoomCurtain, type RoomPiece, type RoomSight } from '~/sitting/room'
 import type { Point } from '~~/shared/notes'
 
 /** What the room sees: the wall, the lens, the marks. It follows the bench, and does nothing by itself. */

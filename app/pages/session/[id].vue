@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { z } from 'zod'
-import { useRoomChannel } from '~/composables/useRoomWindow'
+import { openRoom, useRoomChannel } from '~/sitting/room'
 import type { SittingPiece } from '~~/shared/sitting'
 
 /** A session in front of others: all its pieces, what was said on which; afterwards, its record. */
 definePageMeta({ whose: ['instructor'] })
 const id = Number(useRoute().params.id)
 const store = useSittingStore(),
-  { openRoom } = useRoomWindow(),
   { problem, busy, act } = useAct()
 const sitting = computed(() => (store.sitting?.id === id ? store.sitting : null))
 void act(async () => {

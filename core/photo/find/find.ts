@@ -3,10 +3,11 @@ import type { Point } from '../../numeric/homography'
 import { liesIn } from '../../numeric/quad'
 import type { Raster } from '../../picture/raster'
 import { fitWithin, reduceTo } from '../../picture/resample'
+import { hasBand } from './band'
 import { edgesOf, type EdgeMap } from './edges'
 import { linesOf } from './lines'
 import { paperAround } from './paper'
-import { quadsOf } from './quads'
+import { quadsOf, type Quad } from './quads'
 import { rectangleOf } from './rectangle'
 import { refineCorners } from './refine'
 import { FRAME } from '../steps'
@@ -19,6 +20,11 @@ const EDGE = 400,
 
 /** What has to speak for a rectangle, and for its weakest side, to be believed (`npm run photos`). */
 const SURE = { score: 0.7, side: 0.62 } as const
+/**
+ * And how much less has to speak for any other one, whose corners lie so far off, of the diagonal: where two speak alike,
+ * nobody can tell which is the sheet. Paper about a picture is looked for by itself.
+ */
+const RIVAL = { less: 0.017, apart: 0.015 } as const
 
 export interface FoundSheet {
   /** Clockwise from the top left, fractions of the photograph; the photograph's own where it is not sure. */
@@ -37,6 +43,16 @@ const edgesAt = (photo: Raster, edge: number): EdgeMap => {
 const scaled = (points: readonly Point[], x: number, y: number): Point[] =>
   points.map(p => ({ x: p.x * x, y: p.y * y }))
 
+/** @param all the best first. */
+function hasRival(best: Quad, all: readonly Quad[], diagonal: number): boolean {
+  for (const { corners, score } of all) {
+    if (score < best.score - RIVAL.less) return false
+    if (corners.some((c, i) => Math.hypot(c.x - best.corners[i].x, c.y - best.corners[i].y) > RIVAL.apart * diagonal))
+      return true
+  }
+  return false
+}
+
 /** @param photo at 1000 pixels or more. @param beside what is no part of the sheet, fractions: our printed strip. */
 export function findSheet(photo: Raster, beside: Point | null = null): FoundSheet {
   const small = edgesAt(photo, EDGE),
@@ -45,9 +61,13 @@ export function findSheet(photo: Raster, beside: Point | null = null): FoundShee
       ({ corners }) => !beside || !liesIn(corners, { x: beside.x * small.width, y: beside.y * small.height })
     )
   if (!all.length) return { corners: FRAME, sure: false, score: 0, weakest: 0 }
-  const best = paperAround(all[0], all, seen) ?? all[0],
-    weakest = Math.min(...best.sides)
-  if (best.score < SURE.score || weakest < SURE.side) return { corners: FRAME, sure: false, score: best.score, weakest }
+  const paper = paperAround(all[0], all, seen),
+    best = paper ?? all[0],
+    weakest = Math.min(...best.sides),
+    clear =
+      paper !== null || !(hasRival(best, all, Math.hypot(small.width, small.height)) || hasBand(small, best.corners))
+  if (best.score < SURE.score || weakest < SURE.side || !clear)
+    return { corners: FRAME, sure: false, score: best.score, weakest }
   const fine = edgesAt(photo, FINE),
     there = scaled(best.corners, fine.width / small.width, fine.height / small.height),
     moved = refineCorners(fine, there)

@@ -6,8 +6,9 @@ import type { Changed, Db, Row } from '../pool'
 const leftOutSchema = z.array(z.object({ name: z.string(), why: z.string() }))
 type LeftOut = readonly z.infer<typeof leftOutSchema>[number][]
 
-export interface NewLetter {
-  readonly mark: Buffer
+/** @property reason why nothing came of it; empty where its pictures wait. */
+export interface LetterRow {
+  readonly id: number
   readonly accountId: number | null
   readonly address: string
   readonly name: string
@@ -17,9 +18,10 @@ export interface NewLetter {
   readonly body: string
   readonly proven: boolean
   readonly leftOut: LeftOut
-  /** Why nothing came of it; empty where its pictures wait. */
   readonly reason: string
+  readonly receivedAt: Date
 }
+export type NewLetter = Omit<LetterRow, 'id' | 'receivedAt'> & { readonly mark: Buffer }
 
 export async function isLetterKnown(db: Db, mark: Buffer): Promise<boolean> {
   const [rows] = await db.execute<Row[]>('SELECT 1 FROM letters WHERE mark = ?', [mark])
@@ -76,20 +78,6 @@ export async function countLetters(
   return { waiting: Number(rows[0]!.waiting), today: Number(rows[0]!.today) }
 }
 
-export interface LetterRow {
-  readonly id: number
-  readonly accountId: number | null
-  readonly address: string
-  readonly name: string
-  readonly messageId: string
-  readonly references: readonly string[]
-  readonly subject: string
-  readonly body: string
-  readonly proven: boolean
-  readonly leftOut: LeftOut
-  readonly reason: string
-  readonly receivedAt: Date
-}
 const mapLetter = (row: Row): LetterRow => ({
   id: row.id as number,
   accountId: row.account_id as number | null,

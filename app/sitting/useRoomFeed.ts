@@ -1,6 +1,6 @@
 /** What the bench tells the room's window while its piece is up in a session. */
 import type { Point } from '~~/shared/notes'
-import { useRoomChannel, type RoomSight, type RoomTold } from './useRoomWindow'
+import { useRoomChannel, type RoomSight, type RoomTold } from './room'
 
 export function useRoomFeed(sittingId: number): { readonly pointAt: (at: Point | null) => void } {
   const bench = useBenchStore(),

@@ -49,8 +49,6 @@ export type RoomTold = RoomPiece | RoomSight | RoomPointer | RoomCurtain | { rea
 export const useRoomChannel = (sittingId: number) =>
   useBroadcastChannel<RoomTold, RoomTold>({ name: `critica-room-${sittingId}` })
 
-export const useRoomWindow = () => ({
-  openRoom: (sittingId: number): void => {
-    window.open(`/room/${sittingId}`, 'critica-room', 'popup,width=1280,height=800')
-  }
-})
+export function openRoom(sittingId: number): void {
+  window.open(`/room/${sittingId}`, 'critica-room', 'popup,width=1280,height=800')
+}
