@@ -1,6 +1,6 @@
 /** All tests, in the order in which they fail fastest; ends with `N passed, N failed`. */
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfChanged } from './build'
@@ -63,13 +63,16 @@ async function playwright(folder: string, env: NodeJS.ProcessEnv): Promise<void>
 process.env.CRITICA_MAIL_AUTHSERV = 'mx.harbour.example'
 
 main(async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'critica-test-'))
+  const folder = mkdtempSync(join(tmpdir(), 'critica-test-')),
+    // Whoever serves reaches it: the other is its maker's alone.
+    maildir = mkdtempSync(join(tmpdir(), 'critica-mail-'))
+  chmodSync(maildir, 0o755)
   let database: RunningDatabase | null = null
   let server: ChildProcess | null = null
   const cleanUp = async (): Promise<void> => {
     if (server) await endChild(server)
     await database?.stop()
-    rmSync(folder, { recursive: true, force: true })
+    for (const own of [folder, maildir]) rmSync(own, { recursive: true, force: true })
   }
   process.on('SIGINT', () => void cleanUp().then(() => process.exit(130)))
   try {
@@ -83,8 +86,7 @@ main(async () => {
     database = await startDatabase(folder, await freePort(), false)
     await prepareDatabase(database.keeperUrl)
     const port = await freePort(),
-      secret = secretsOf(folder).session,
-      maildir = join(folder, 'mail')
+      secret = secretsOf(folder).session
     await loadDemoAloud({ url: database.url, secret })
     server = await startServer({ port, databaseUrl: database.url, secret, demo: true, maildir })
     const env = {
