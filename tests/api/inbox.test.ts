@@ -183,6 +183,11 @@ it('refuses with a reason what is too long, packed, broken, forged, or a strange
   expect(many).toMatchObject({ question: 'Where does it go?', title: '<script>alert(2)</script>' })
   expect([many.pictures.length, many.leftOut.length]).toEqual([12, 28])
 
+  const deep = Array.from({ length: 300 }, (_, i) => `Content-Type: multipart/mixed; boundary=b${i}\r\n\r\n--b${i}\r\n`)
+  await delivered(`From: ${from}\r\nX-Run: ${mark}\r\n${deep.join('')}`)
+  const [unread] = await room.connection.query('SELECT reason FROM letters ORDER BY id DESC LIMIT 1')
+  expect(unread).toMatchObject([{ reason: 'it could not be read' }])
+
   // Forged: two senders, and one that the mailbox's own server found to be another.
   const two = `From: ${from}, Tamsin <tamsin@harbour.example>\r\nSubject: Two\r\n\r\nx`
   await delivered(two)

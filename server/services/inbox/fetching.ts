@@ -1,4 +1,5 @@
 /** The mailboxes are looked into in the background, one mail after the other; one that fails is looked into again. */
+import { databaseAway } from '../../db/outage'
 import { db } from '../../db/pool'
 import { deleteOldLetters } from '../../db/pieces/letters'
 import { LETTER_LIMITS } from '../../../shared/letter'
@@ -7,7 +8,7 @@ import { settings } from '../../settings'
 import { openImap } from './mailboxes/imap'
 import type { Mailbox } from './mailboxes/mailbox'
 import { openMaildir } from './mailboxes/maildir'
-import { receive } from './receiving'
+import { receive, refuseUnread } from './receiving'
 
 const FOLDER_EVERY_MS = 2000,
   SERVER_EVERY_MS = 30_000,
@@ -69,17 +70,18 @@ function look(what: string, openBox: () => Promise<Mailbox>, everyMs: number): v
 async function empty(box: Mailbox): Promise<void> {
   for (const arrived of await box.list()) {
     if (!open) return
-    try {
-      await withScratch(async file => {
-        await box.bring(arrived, file, LETTER_LIMITS.bytes)
-        await receive({ file, bytes: arrived.bytes, byHand: false })
+    await withScratch(async file => {
+      await box.bring(arrived, file, LETTER_LIMITS.bytes)
+      await receive({ file, bytes: arrived.bytes, byHand: false }).catch(async (error: unknown) => {
+        const times = (tried.get(arrived.id) ?? 0) + 1
+        // A database that is away is not the mail's fault.
+        if (databaseAway(error) || times < TRIES) {
+          if (!databaseAway(error)) tried.set(arrived.id, times)
+          throw error
+        }
+        await refuseUnread(file)
       })
-    } catch (error) {
-      const times = (tried.get(arrived.id) ?? 0) + 1
-      tried.set(arrived.id, times)
-      if (times < TRIES) throw error
-      console.error(`a mail is left aside, it could not be read ${TRIES} times:`, error)
-    }
+    })
     tried.delete(arrived.id)
     await box.done(arrived)
   }

@@ -163,6 +163,25 @@ async function refuse(letter: Judged, { reason, answer }: Refusal): Promise<Brou
   return { reason: `Nothing was taken of it: ${reason}.`, pictures: 0 }
 }
 
+/** One that cannot even be taken apart: whose it is nobody knows. */
+export async function refuseUnread(file: string): Promise<void> {
+  const nothing: LetterRead = {
+    from: [],
+    name: '',
+    messageId: '',
+    references: [],
+    subject: '',
+    text: '',
+    headers: {},
+    pictures: [],
+    leftOut: [],
+    tooLarge: false
+  }
+  const mark = await markOf(nothing, file)
+  if (await isLetterKnown(db(), mark)) return
+  await refuse({ mail: nothing, mark, learner: null, byHand: true }, { reason: 'it could not be read', answer: 'none' })
+}
+
 async function keep(letter: Judged, pictures: readonly (readonly [string, Sizes])[]): Promise<void> {
   const { mail, learner, byHand } = letter,
     blobs = (await Promise.all(pictures.map(([, sizes]) => blobsOf(sizes)))).flat()
