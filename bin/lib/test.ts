@@ -90,7 +90,7 @@ main(async () => {
     await loadDemoAloud({ url: database.url, secret })
     server = await startServer({ port, databaseUrl: database.url, secret, demo: true, maildir })
     const env = {
-      CRITICA_TEST_MAILDIR: maildir,
+      TEST_MAILDIR: maildir,
       CRITICA_TEST_ORIGIN: `http://127.0.0.1:${port}`,
       CRITICA_DATABASE_URL: database.url,
       CRITICA_SECRET: secret,

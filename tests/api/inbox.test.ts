@@ -12,7 +12,7 @@ import { newAccount } from '../people'
 import { Person, picture } from './client'
 import { exerciseClass, type ExerciseClass } from './exercise-class'
 
-const FOLDER = process.env.CRITICA_TEST_MAILDIR!,
+const FOLDER = process.env.TEST_MAILDIR!,
   /** That the server believes about senders. */
   MX = process.env.CRITICA_MAIL_AUTHSERV ?? 'mx.harbour.example'
 const mark = Date.now().toString(36)

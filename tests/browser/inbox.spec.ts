@@ -37,7 +37,7 @@ test.beforeAll(async () => {
     accountId = await newAccount(connection, { email: learner, name: 'Wren Low', password })
   await enrol(connection, { classId, accountId })
   await connection.end()
-  const folder = process.env.CRITICA_TEST_MAILDIR!,
+  const folder = process.env.TEST_MAILDIR!,
     name = `${Date.now()}.${stamp}.host`
   await writeFile(join(folder, 'tmp', name), await mailOf('Two harbours', 'regatta', 'slipway'), { mode: 0o644 })
   await rename(join(folder, 'tmp', name), join(folder, 'new', name))
