@@ -11,8 +11,8 @@ export const letterPictureSchema = z.object({ id: z.int(), name: z.string(), wid
 export type LetterPicture = z.infer<typeof letterPictureSchema>
 
 /**
- * @property proven the mailbox says that it is from whom it says. @property classes of whoever asks, in which its sender
- * learns.
+ * @property proven the mailbox says that it is from whom it says. @property classes of whoever asks, in which its
+ * sender learns.
  */
 export const letterSchema = z.object({
   id: z.int(),

@@ -1,6 +1,6 @@
 /**
- * A sitting: pieces worked through one after the other in front of others. One is up; the rest wait in their order, were
- * talked about, or are parked until somebody picks them.
+ * A sitting: pieces worked through one after the other in front of others. One is up; the rest wait in their order,
+ * were talked about, or are parked until somebody picks them.
  */
 export const STANDINGS = ['waiting', 'said', 'parked'] as const
 export type Standing = (typeof STANDINGS)[number]

@@ -1,7 +1,7 @@
 /**
- * Paints mixed as paints mix: by what each absorbs and scatters at each wavelength (P. Kubelka & F. Munk, "Ein Beitrag zur
- * Optik der Farbanstriche", Zeitschrift für technische Physik 12, 1931; mixtures with two constants after D. R. Duncan,
- * "The colour of pigment mixtures", Proc. Phys. Soc. 52, 1940). A layer that covers; its gloss is left out.
+ * Paints mixed as paints mix: by what each absorbs and scatters at each wavelength (P. Kubelka & F. Munk, "Ein Beitrag
+ * zur Optik der Farbanstriche", Zeitschrift für technische Physik 12, 1931; mixtures with two constants after D. R.
+ * Duncan, "The colour of pigment mixtures", Proc. Phys. Soc. 52, 1940). A layer that covers; its gloss is left out.
  */
 import type { Rgb } from '../colour/srgb'
 import { convertReflectanceToLinear, type Reflectance } from './spectrum'

@@ -1,7 +1,7 @@
 /**
- * Reflectances and mixtures against what is published: the chart of the CIE (15:2018, chromaticities of the spectrum, from
- * memory), D65's white point (IEC 61966-2-1), Kubelka's and Munk's relation as handbooks tabulate it, and what every painter
- * knows (common practice, no source).
+ * Reflectances and mixtures against what is published: the chart of the CIE (15:2018, chromaticities of the spectrum,
+ * from memory), D65's white point (IEC 61966-2-1), Kubelka's and Munk's relation as handbooks tabulate it, and what
+ * every painter knows (common practice, no source).
  */
 import { describe, expect, it } from 'vitest'
 import { differenceOf } from '../colour/difference'

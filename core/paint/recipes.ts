@@ -1,6 +1,6 @@
 /**
- * Which paints make a wanted colour: at most three of those there are and white, in whole parts. Every choice of paints is
- * tried coarsely, every other wavelength; the most promising are gone over part by part.
+ * Which paints make a wanted colour: at most three of those there are and white, in whole parts. Every choice of
+ * paints is tried coarsely, every other wavelength; the most promising are gone over part by part.
  */
 import { differenceOf } from '../colour/difference'
 import { convertLinearToLab, type Lab } from '../colour/lab'

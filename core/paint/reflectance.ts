@@ -1,7 +1,8 @@
 /**
  * A reflectance that has a colour: of all that have it the smoothest, within 0–1 (S. A. Burns, "Numerical methods for
  * smoothest reflectance reconstruction", Color Research & Application 45(1), 2020, the method of least slope of the
- * hyperbolic tangent). It is not the paint's own, which no photograph tells; mixed, it behaves as a plausible paint does.
+ * hyperbolic tangent). It is not the paint's own, which no photograph tells; mixed, it behaves as a plausible paint
+ * does.
  */
 import type { Rgb } from '../colour/srgb'
 import { solve } from '../numeric/solve'

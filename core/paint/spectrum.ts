@@ -1,7 +1,7 @@
 /**
  * Light by wavelength: what a surface reflects, 380–730 nm in steps of ten, and which colour that is under daylight.
- * Observer: CIE 1931, 2°; light: D65 (ISO/CIE 11664-1 and -2). Both tables from memory, held by test to D65's white point and
- * to the chart's places of single wavelengths.
+ * Observer: CIE 1931, 2°; light: D65 (ISO/CIE 11664-1 and -2). Both tables from memory, held by test to D65's white
+ * point and to the chart's places of single wavelengths.
  */
 import { WHITE, type Xyz } from '../colour/lab'
 import type { Rgb } from '../colour/srgb'

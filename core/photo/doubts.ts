@@ -75,8 +75,8 @@ export function photoDoubts(
 }
 
 /**
- * Of all that is burnt out, a reflection's share; of its bounding rectangle, what it fills; how far from square; with its
- * rim, how much larger it is: a white thing ends at once.
+ * Of all that is burnt out, a reflection's share; of its bounding rectangle, what it fills; how far from square; with
+ * its rim, how much larger it is: a white thing ends at once.
  */
 const SHINE = { share: 0.7, fills: 0.62, long: 2.5, rim: [1.2, 4] } as const
 

@@ -99,8 +99,8 @@ const pieceSchema = z.object({
 export type PieceFacts = z.infer<typeof pieceSchema>
 
 /**
- * @property may what whoever asks may do with it. @property sitting the session in front of others in which it is up now,
- * for those who teach.
+ * @property may what whoever asks may do with it. @property sitting the session in front of others in which it is up
+ * now, for those who teach.
  */
 export const submissionSchema = pieceSchema.extend({
   sitting: z.int().nullable(),
@@ -157,8 +157,8 @@ export const someQuerySchema = z.object({
 export const submissionListSchema = z.array(listedSchema)
 
 /**
- * An open call's own shelf. @property classId of the class its pieces lie in. @property waiting pieces still to be looked
- * at. @property minutes they will take. @property session whether one is to be held, or is being held.
+ * An open call's own shelf. @property classId of the class its pieces lie in. @property waiting pieces still to be
+ * looked at. @property minutes they will take. @property session whether one is to be held, or is being held.
  */
 export const callShelfSchema = z.object({
   id: z.int(),

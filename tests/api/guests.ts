@@ -61,7 +61,8 @@ export interface GuestPiece {
 }
 
 /**
- * A call by first come, for a session, with what guests handed in and confirmed. @returns it, and each guest's own link.
+ * A call by first come, for a session, with what guests handed in and confirmed. @returns it, and each guest's own
+ * link.
  */
 export async function callWith(
   holder: Person,

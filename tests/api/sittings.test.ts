@@ -1,4 +1,7 @@
-/** A call's pieces worked through in front of others: its own shelf, the order, the clock, the record, and who reads it. */
+/**
+ * A call's pieces worked through in front of others: its own shelf, the order, the clock, the record, and who reads
+ * it.
+ */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { entrySchema, type ListedCall } from '../../shared/call'
 import { piecePageSchema, shelfTotalsSchema } from '../../shared/pieces/submission'

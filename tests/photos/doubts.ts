@@ -1,6 +1,7 @@
 /**
- * `npm run doubts [-- COUNT]`: sheets photographed well, and the same with one thing wrong that is known: what the doubts
- * say of it, and what they say where nothing is wrong. Bounds are the middle of what was planted and what was left.
+ * `npm run doubts [-- COUNT]`: sheets photographed well, and the same with one thing wrong that is known: what the
+ * doubts say of it, and what they say where nothing is wrong. Bounds are the middle of what was planted and what was
+ * left.
  */
 import sharp from 'sharp'
 import { seededRandom } from '../../core/numeric/random'

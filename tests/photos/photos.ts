@@ -49,13 +49,12 @@ async function speeds(): Promise<void> {
   timed('12 megapixels: found', () => findSheet(large))
   timed('laid flat and evened, 1024 pixels', () => correctPhoto(large, steps, { edge: 1024 }))
   timed('laid flat and evened, every pixel', () => correctPhoto(large, steps, { edge: null }))
-  const { photo, corners: sheet } = await photographedBesideStrip('lemons'),
-    beside = reduceTo({ ...photo, channels: 4 }, 4000, 3000),
-    whole: Raster = { width: 4000, height: 3000, data: new Uint8ClampedArray(beside.data) },
+  const beside = await photographedBesideStrip('lemons'),
+    whole = await rasterOf(await sharp(beside.jpeg).resize(4000, 3000, { fit: 'fill' }).jpeg().toBuffer()),
     strip = findStrip(whole, SEEING)
   timed('printed strip found', () => findStrip(whole, SEEING))
   timed('laid flat by it, 1024 pixels', () =>
-    correctPhoto(whole, { ...NO_STEPS, corners: sheet, strip, even: true }, { edge: 1024 })
+    correctPhoto(whole, { ...NO_STEPS, corners: beside.corners, strip, even: true }, { edge: 1024 })
   )
   timed('shown while a corner is dragged', () =>
     straighten({ ...small, channels: 4 }, { map, size: { width: 480, height: 360 } })

@@ -3,8 +3,8 @@ import { STEPS } from '~~/core/call/sitting'
 import { openRoom } from '~/sitting/room'
 
 /**
- * The top of the bench while a piece hangs before others: where in the session this is, its clock, and what is done with
- * the piece next.
+ * The top of the bench while a piece hangs before others: where in the session this is, its clock, and what is done
+ * with the piece next.
  */
 const bench = useBenchStore(),
   edits = useEditsStore(),

@@ -21,8 +21,8 @@ const EDGE = 400,
 /** What has to speak for a rectangle, and for its weakest side, to be believed (`npm run photos`). */
 const SURE = { score: 0.7, side: 0.62 } as const
 /**
- * And how much less has to speak for any other one, whose corners lie so far off, of the diagonal: where two speak alike,
- * nobody can tell which is the sheet. Paper about a picture is looked for by itself.
+ * And how much less has to speak for any other one, whose corners lie so far off, of the diagonal: where two speak
+ * alike, nobody can tell which is the sheet. Paper about a picture is looked for by itself.
  */
 const RIVAL = { less: 0.017, apart: 0.015 } as const
 
