@@ -22,8 +22,10 @@ const running = computed(() => sitting.value !== null && sitting.value.endedAt =
 const load = computed(() => {
   const { pieces, budgetMinutes, endedAt } = sitting.value!,
     n = store.waiting.length
-  if (endedAt)
-    return `${capital(countWord(talked.value.length))} of ${countWord(pieces.length)} talked about on ${dayWords(endedAt)}.`
+  if (endedAt) {
+    const of = `${capital(countWord(talked.value.length))} of ${countWord(pieces.length)}`
+    return `${of} talked about on ${dayWords(endedAt)}.`
+  }
   if (n > 0) return `${capital(countWord(n))} to go, about ${minutesInWords(n * budgetMinutes)}.`
   return parked.value.length > 0 ? `None waits; ${countWord(parked.value.length)} parked.` : 'All were talked about.'
 })

@@ -72,7 +72,8 @@ export async function countLetters(
   const [rows] = await db.execute<Row[]>(
     `SELECT (SELECT COUNT(*) FROM letter_pictures p JOIN letters l ON l.id = p.letter_id
          WHERE l.account_id = ? AND p.state = 'waiting') AS waiting,
-       (SELECT COUNT(*) FROM letters WHERE account_id = ? AND received_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY) AS today`,
+       (SELECT COUNT(*) FROM letters WHERE account_id = ?
+         AND received_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY) AS today`,
     [accountId, accountId]
   )
   return { waiting: Number(rows[0]!.waiting), today: Number(rows[0]!.today) }

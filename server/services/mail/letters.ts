@@ -26,7 +26,10 @@ export function tellWaiting(
     classId: null,
     thread,
     subject: title ? `${pictures}: “${title}”` : pictures,
-    body: `Your instructor looks at ${n === 1 ? 'it' : 'them'} first; the critique comes in answer to this mail.${leftOutWords(leftOut)}`
+    body: [
+      `Your instructor looks at ${n === 1 ? 'it' : 'them'} first; the critique comes in answer to this mail.`,
+      leftOutWords(leftOut)
+    ].join('')
   })
 }
 
@@ -74,7 +77,8 @@ export async function tellStranger(
     thread,
     subject: 'Nothing was taken of your mail',
     body: [
-      'Pictures are taken here from people who learn in a class, by the address they gave there; this one is not among those.',
+      'Pictures are taken here from people who learn in a class, by the address they gave there;',
+      'this one is not among those.',
       'Send from that one, or hand in on the page. If you wrote no mail, somebody used your address: do nothing.'
     ].join(' ')
   })
