@@ -1,5 +1,6 @@
 /** Finding what we printed, worksheets and others, in a photograph by their corner markers. */
-import { fitWithin, reduceTo } from '../../picture/resample'
+import { cropAt, type PixelBox } from '../../picture/crop'
+import { reduceTo } from '../../picture/resample'
 import type { Raster } from '../../picture/raster'
 import { refineCorners } from './edges'
 import type { Seeing } from './seeing'
@@ -10,7 +11,7 @@ import { PAPERS, type Marker, type Paper } from '../worksheet/worksheet'
 /**
  * @property edges long edges that are looked at in turn: markers are found best where a module is a few pixels wide.
  * @property bright share of the photograph that is darker than the paper. @property seldom most photographs have none: where
- * the first edge shows no marker, no other is tried.
+ * the first edge shows no marker, no other is tried, and the others are tried about the markers that it shows alone.
  */
 export interface Looking {
   readonly edges: readonly number[]
@@ -63,13 +64,25 @@ function stretched(data: Uint8ClampedArray, bright: number): Uint8ClampedArray {
   return data.map((v, i) => (i % 4 === 3 ? 255 : brighter[v]))
 }
 
-function detect(photo: Raster, seeing: Seeing, { edge, bright }: { edge: number; bright: number }): Found[] {
-  const size = fitWithin(photo.width, photo.height, edge),
-    scale = photo.width / size.width
-  const small = scale === 1 ? photo : reduceTo({ ...photo, channels: 4 }, size.width, size.height)
+/** @property edge that the whole photograph is looked at with. @property box the part of it that is looked at. */
+interface Look {
+  readonly edge: number
+  readonly bright: number
+  readonly box: PixelBox | null
+}
+
+function detect(photo: Raster, seeing: Seeing, { edge, bright, box }: Look): Found[] {
+  const part = box ? cropAt(photo, box) : photo,
+    share = Math.min(1, edge / Math.max(photo.width, photo.height)),
+    [width, height] = [part.width, part.height].map(n => Math.max(1, Math.round(n * share))),
+    small = share === 1 ? part : reduceTo({ ...part, channels: 4 }, width, height),
+    at = ({ x, y }: Point): Point => ({
+      x: (box?.x ?? 0) + ((x + 0.5) * part.width) / width,
+      y: (box?.y ?? 0) + ((y + 0.5) * part.height) / height
+    })
   return seeing
     .markers({ ...small, data: stretched(small.data, bright) })
-    .map(m => ({ id: m.id, corners: m.corners.map(c => ({ x: (c.x + 0.5) * scale, y: (c.y + 0.5) * scale })) }))
+    .map(m => ({ id: m.id, corners: m.corners.map(at) }))
 }
 
 const centreOf = (points: readonly Point[]): Point => ({
@@ -143,6 +156,33 @@ function group<T>(found: readonly Found[], prints: readonly Printed<T>[]): Seen<
   return seen
 }
 
+/** Of a print's own size, that is looked at beyond where one marker says it ends: a marker alone says little of tilt. */
+const BEYOND = 0.3
+
+/** Where the prints of these markers should lie, with room about them. */
+function boxAround(found: readonly Found[], prints: readonly Printed<unknown>[], photo: Raster): PixelBox | null {
+  const corners = prints.flatMap(({ markers }) =>
+    markers.flatMap(from =>
+      found
+        .filter(m => m.id === from.id)
+        .flatMap(({ corners }) => {
+          const map = homographyOf(cornersOf(from), corners)
+          return map ? markers.flatMap(m => cornersOf(m).map(c => through(map, c))) : []
+        })
+    )
+  )
+  if (!corners.length) return null
+  const span = (of: (p: Point) => number, whole: number): [number, number] => {
+    const all = corners.map(of),
+      [from, to] = [Math.min(...all), Math.max(...all)],
+      room = BEYOND * (to - from)
+    return [Math.max(0, Math.floor(from - room)), Math.min(whole, Math.ceil(to + room))]
+  }
+  const [left, right] = span(p => p.x, photo.width),
+    [top, bottom] = span(p => p.y, photo.height)
+  return { x: left, y: top, width: right - left, height: bottom - top }
+}
+
 function mapOf<T>(photo: Raster, { print, found }: Seen<T>): FoundPrint<T> | null {
   const pairs = print.markers.flatMap((printed, i) => {
     const marker = found[i]
@@ -166,9 +206,10 @@ export function findPrints<T>(
   let found: Found[] = [],
     seen: Seen<T>[] = []
   for (const edge of edges) {
+    const box = seldom && found.length ? boxAround(found, prints, photo) : null
     found = joined(
       found,
-      detect(photo, seeing, { edge, bright }).filter(m => ids.has(m.id))
+      detect(photo, seeing, { edge, bright, box }).filter(m => ids.has(m.id))
     )
     if (seldom && found.length === 0) break
     seen = group(found, prints)

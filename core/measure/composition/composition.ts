@@ -137,20 +137,6 @@ function hullOf(points: readonly Point[]): Point[] {
   return [...half(sorted), ...half([...sorted].reverse())]
 }
 
-/** A crop of the picture, fractions: for framing trials, measured like any picture. */
-export function cropOf(raster: Raster, { x, y, w, h }: { x: number; y: number; w: number; h: number }): Raster {
-  const x0 = Math.max(0, Math.round(x * raster.width)),
-    y0 = Math.max(0, Math.round(y * raster.height))
-  const width = Math.min(raster.width - x0, Math.max(1, Math.round(w * raster.width))),
-    height = Math.min(raster.height - y0, Math.max(1, Math.round(h * raster.height)))
-  const crop = createRaster(width, height)
-  for (let row = 0; row < height; row++) {
-    const from = ((y0 + row) * raster.width + x0) * 4
-    crop.data.set(raster.data.subarray(from, from + width * 4), row * width * 4)
-  }
-  return crop
-}
-
 /** The framings tried: a tighter centre, left, right, tall and wide. */
 export const FRAMINGS = [
   { name: 'centred', x: 0.15, y: 0.15, w: 0.7, h: 0.7 },

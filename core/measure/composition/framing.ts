@@ -1,7 +1,8 @@
 /** Framing trials: the readings that a crop changes, measured again on each. */
 import { planesOf } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
-import { cropOf, FRAMINGS, symmetryOf } from './composition'
+import { cropOf } from '../../picture/crop'
+import { FRAMINGS, symmetryOf } from './composition'
 import { horizonOf } from './horizon'
 import { measureFocus } from '../focus/focus'
 import { isMeasured } from '../report'
