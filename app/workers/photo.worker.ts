@@ -2,7 +2,7 @@
 import { expose, transfer } from 'comlink'
 import { correctPhoto } from '~~/core/photo/correct'
 import type { PhotoSteps } from '~~/core/photo/steps'
-import { findSheet } from '~~/core/photo/find/find'
+import { sheetFinder, type SheetFinder } from '~~/core/photo/find/find'
 import { isSheet } from '~~/core/photo/find/rectangle'
 import { findStrip } from '~~/core/photo/strip/find'
 import { flatMap, flatSize, ratioOf, straighten } from '~~/core/photo/straighten'
@@ -17,12 +17,16 @@ import type { PhotoWorker } from './photo-protocol'
 const WALL = 1600,
   HELD = 1200,
   WHILE_DRAGGED = 480
-let photo: Raster | null = null,
-  small: Raster | null = null
+interface Held {
+  readonly photo: Raster
+  readonly small: Raster
+  readonly find: SheetFinder
+}
+let opened: Held | null = null
 
-function held(): { photo: Raster; small: Raster } {
-  if (!photo || !small) throw new Error('The photograph is still being opened.')
-  return { photo, small }
+function held(): Held {
+  if (!opened) throw new Error('The photograph is still being opened.')
+  return opened
 }
 async function drawn({ width, height, data }: Raster): Promise<ImageBitmap> {
   const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(data), width, height))
@@ -31,16 +35,18 @@ async function drawn({ width, height, data }: Raster): Promise<ImageBitmap> {
 
 const worker: PhotoWorker = {
   async load(file) {
-    photo = await decoded(file)
-    const { width, height } = photo,
-      size = fitWithin(width, height, HELD)
-    small = reduceTo({ ...photo, channels: 4 }, size.width, size.height)
-    return { width, height, found: findSheet(small) }
+    const photo = await decoded(file),
+      { width, height } = photo,
+      size = fitWithin(width, height, HELD),
+      small = reduceTo({ ...photo, channels: 4 }, size.width, size.height),
+      find = sheetFinder(small)
+    opened = { photo, small, find }
+    return { width, height, found: find() }
   },
   async strip() {
-    const { photo, small } = held(),
+    const { photo, find } = held(),
       corners = findStrip(photo, SEEING)
-    return corners && { corners, found: findSheet(small, middleOf(corners)) }
+    return corners && { corners, found: find(middleOf(corners)) }
   },
   plain: () => drawn(held().small),
 

@@ -3,7 +3,7 @@
  * found within 1 % of the diagonal, how the sheet's proportions come out, and how long it takes.
  */
 import sharp from 'sharp'
-import { findSheet } from '../../core/photo/find/find'
+import { findSheet, sheetFinder } from '../../core/photo/find/find'
 import { rectangleOf } from '../../core/photo/find/rectangle'
 import { seededRandom } from '../../core/numeric/random'
 import { through } from '../../core/numeric/homography'
@@ -52,9 +52,10 @@ async function speeds(): Promise<void> {
   // As the page does it, nothing being warm: found, our strip looked for, found again beside it, laid flat and evened.
   timed('12 megapixels, everything', () => {
     const held = reduceTo({ ...whole, channels: 4 }, 1200, 900)
-    findSheet(held)
+    const find = sheetFinder(held)
+    find()
     const strip = findStrip(whole, SEEING),
-      { corners } = findSheet(held, strip && middleOf(strip))
+      { corners } = find(strip && middleOf(strip))
     correctPhoto(whole, { ...NO_STEPS, corners, strip, even: true }, { edge: 1600 })
   })
   timed('found', () => findSheet(large))

@@ -60,8 +60,15 @@ function stretched(data: Uint8ClampedArray, bright: number): Uint8ClampedArray {
   for (let i = 1; i < data.length; i += 4) counts[data[i]]++
   let top = 255
   for (let left = (1 - bright) * (data.length / 4); top > FAINTEST && left >= counts[top]; top--) left -= counts[top]
-  const brighter = Uint8ClampedArray.from({ length: 256 }, (_, v) => (255 * v) / top)
-  return data.map((v, i) => (i % 4 === 3 ? 255 : brighter[v]))
+  const brighter = Uint8ClampedArray.from({ length: 256 }, (_, v) => (255 * v) / top),
+    out = new Uint8ClampedArray(data.length)
+  for (let i = 0; i < data.length; i += 4) {
+    out[i] = brighter[data[i]]
+    out[i + 1] = brighter[data[i + 1]]
+    out[i + 2] = brighter[data[i + 2]]
+    out[i + 3] = 255
+  }
+  return out
 }
 
 /** @property edge that the whole photograph is looked at with. @property box the part of it that is looked at. */

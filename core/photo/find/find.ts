@@ -53,28 +53,36 @@ function hasRival(best: Quad, all: readonly Quad[], diagonal: number): boolean {
   return false
 }
 
-/** @param photo at 1000 pixels or more. @param beside what is no part of the sheet, fractions: our printed strip. */
-export function findSheet(photo: Raster, beside: Point | null = null): FoundSheet {
+/** Finds the sheet in one photograph. @param beside what is no part of it, fractions: our printed strip. */
+export type SheetFinder = (beside?: Point | null) => FoundSheet
+
+/** @param photo at 1000 pixels or more: looked through once, whatever turns out to lie beside the sheet. */
+export function sheetFinder(photo: Raster): SheetFinder {
   const small = edgesAt(photo, EDGE),
     seen = { edges: small, table: tableLikeness(small) },
-    all = quadsOf(linesOf(small, LINES), seen).filter(
+    quads = quadsOf(linesOf(small, LINES), seen)
+  return (beside = null) => {
+    const all = quads.filter(
       ({ corners }) => !beside || !liesIn(corners, { x: beside.x * small.width, y: beside.y * small.height })
     )
-  if (!all.length) return { corners: FRAME, sure: false, score: 0, weakest: 0 }
-  const paper = paperAround(all[0], all, seen),
-    best = paper ?? all[0],
-    weakest = Math.min(...best.sides),
-    clear =
-      paper !== null || !(hasRival(best, all, Math.hypot(small.width, small.height)) || hasBand(small, best.corners))
-  if (best.score < SURE.score || weakest < SURE.side || !clear)
-    return { corners: FRAME, sure: false, score: best.score, weakest }
-  const fine = edgesAt(photo, FINE),
-    there = scaled(best.corners, fine.width / small.width, fine.height / small.height),
-    moved = refineCorners(fine, there)
-  return {
-    corners: scaled(rectangleOf(moved, fine) ? moved : there, 1 / fine.width, 1 / fine.height),
-    sure: true,
-    score: best.score,
-    weakest
+    if (!all.length) return { corners: FRAME, sure: false, score: 0, weakest: 0 }
+    const paper = paperAround(all[0], all, seen),
+      best = paper ?? all[0],
+      weakest = Math.min(...best.sides),
+      clear =
+        paper !== null || !(hasRival(best, all, Math.hypot(small.width, small.height)) || hasBand(small, best.corners))
+    const sure = best.score >= SURE.score && weakest >= SURE.side && clear
+    return { corners: sure ? laidAt(photo, best.corners, small) : FRAME, sure, score: best.score, weakest }
   }
 }
+
+/** @param corners in pixels of the small photograph. @returns them to a part of a pixel of a larger one, fractions. */
+function laidAt(photo: Raster, corners: readonly Point[], small: { width: number; height: number }): Point[] {
+  const fine = edgesAt(photo, FINE),
+    there = scaled(corners, fine.width / small.width, fine.height / small.height),
+    moved = refineCorners(fine, there)
+  return scaled(rectangleOf(moved, fine) ? moved : there, 1 / fine.width, 1 / fine.height)
+}
+
+/** The same, where nothing is known to lie beside it. */
+export const findSheet = (photo: Raster, beside: Point | null = null): FoundSheet => sheetFinder(photo)(beside)
