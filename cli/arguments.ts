@@ -4,11 +4,14 @@ import { parseArgs, type ParseArgsConfig } from 'node:util'
 /** What the person typed is wrong; the message says what. */
 export class UsageError extends Error {}
 
-/** @throws UsageError for an unknown or valueless option, or when nothing is named. */
+/**
+ * @param what has to be named; null where options say everything. @throws UsageError for an unknown or valueless option,
+ * or when nothing is named.
+ */
 export function readArguments<T extends NonNullable<ParseArgsConfig['options']>>(
   argv: string[],
   options: T,
-  what: string
+  what: string | null
 ) {
   let parsed
   try {
@@ -16,7 +19,7 @@ export function readArguments<T extends NonNullable<ParseArgsConfig['options']>>
   } catch (error) {
     throw new UsageError((error as Error).message.split('\n')[0])
   }
-  if (parsed.positionals.length === 0) throw new UsageError(`name at least one ${what}`)
+  if (what && parsed.positionals.length === 0) throw new UsageError(`name at least one ${what}`)
   return parsed
 }
 

@@ -201,6 +201,48 @@ describe('measure', () => {
   })
 })
 
+describe('mix', () => {
+  it('describes a mixture as a colour is described', () => {
+    const { status, lines } = run('mix', 'f4e500:4', '2a71b0:1')
+    expect(status).toBe(0)
+    const [mixture] = lines as { hex: string; step: string; oklch: { h: number } }[]
+    expect(mixture!.step).toBe('yellow-green')
+    expect(mixture!.oklch.h).toBeGreaterThan(120)
+    expect(mixture!.oklch.h).toBeLessThan(170)
+    expect(run('mix', '2a71b0:3', '2a71b0:1').lines[0]!.hex).toBe('#2a71b0')
+  })
+
+  it('prints the three best recipes from a list of paints, the best first', () => {
+    writeFileSync(
+      at('box.gpl'),
+      'GIMP Palette\nName: box\n#\n31 42 134\tultramarine\n125 68 40\tburnt sienna\n243 227 58\tlemon\n248 248 245\twhite\n'
+    )
+    const { status, lines } = run('mix', '--to', '#3d3d52', '--paints', at('box.gpl'))
+    expect(status).toBe(0)
+    expect(lines).toHaveLength(3)
+    const offs = lines.map(l => l.deltaE as number)
+    expect(offs[0]).toBeLessThan(2)
+    const parts = lines[0]!.parts as { name: string; parts: number }[]
+    expect(parts.map(p => p.name)).toContain('ultramarine')
+    expect(parts.every(p => Number.isInteger(p.parts))).toBe(true)
+    expect(lines[0]!.words).toMatch(/same|little/)
+  })
+
+  it.each([
+    [['teal:2'], 'teal'],
+    [['2a71b0:some'], 'parts'],
+    [['2a71b0:0'], 'nothing'],
+    [['--to', '#3d3d52'], '--paints'],
+    [['--to', '#3d3d52', '--paints', 'nowhere.gpl'], 'nowhere.gpl'],
+    [[], 'at least one']
+  ] as const)('refuses %j in a line', (args, words) => {
+    const { status, stderr } = run('mix', ...args)
+    expect(status).toBe(2)
+    expect(stderr).toContain(words)
+    expect(stderr.trim().split('\n')).toHaveLength(1)
+  })
+})
+
 describe('colour', () => {
   it('describes each colour on its line', () => {
     const { status, lines } = run('colour', '#2a71b0', '777777')

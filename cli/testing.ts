@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process'
 
 /** Runs a command as a person types it. @returns its status, its lines of JSON, and what it said aside. */
 export function run(
-  command: 'measure' | 'colour' | 'compare' | 'worksheet' | 'sheet',
+  command: 'measure' | 'colour' | 'mix' | 'compare' | 'worksheet' | 'sheet',
   ...args: string[]
 ): { status: number | null; lines: Record<string, unknown>[]; stderr: string } {
   const { status, stdout, stderr } = spawnSync('npx', ['tsx', `cli/${command}.ts`, ...args], {

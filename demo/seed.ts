@@ -18,6 +18,9 @@ import { listAssignments } from '../server/services/exercises/listing'
 import { addArea, addCorrection } from '../server/services/critique/corrections'
 import { assignExercise, changeNotes, releaseCritique, writeVerdict } from '../server/services/critique/critiques'
 import { handIn } from '../server/services/pieces/handing-in'
+import { addPaints, setClassPaints } from '../server/services/workshop/paints'
+import { keepRun } from '../server/services/workshop/drills'
+import { keepSwatch } from '../server/services/workshop/swatches'
 import { receive } from '../server/services/inbox/receiving'
 import { measuringDone } from '../server/services/pieces/measuring'
 import { hashPassword } from '../server/work/workers'
@@ -26,6 +29,7 @@ import { boundsOf, type Area } from '../core/picture/area'
 import { FERRY, pieceNamed, POTS, REGATTA_FOCUS, PIECES, type DemoPiece } from './manifest'
 import { exercisePieces, STUDY, WHO } from './exercises'
 import { LETTERS, writtenLetter } from './letters'
+import { ADAS_BOOK, CLASS_BOX, demoRuns } from './workshop'
 import { LIGHTSHIP, LIGHTSHIP_AGAIN, LIGHTSHIP_MARKS, LIGHTSHIP_WORDS } from './versions'
 import { CLASS_NAME, DEMO_PASSWORD, INSTRUCTOR, LEARNERS, type Person } from './people'
 import { renderPiece, renderReference } from './render'
@@ -87,6 +91,12 @@ export async function seedDemo(now: Date, progress: (text: string) => void): Pro
   await measuringDone()
   await bringAgain()
   await measuringDone()
+  await setClassPaints(instructor, classId, CLASS_BOX)
+  await addPaints(instructor, CLASS_BOX)
+  await addPaints(learners.get('ada')!, CLASS_BOX)
+  for (const swatch of ADAS_BOOK) await keepSwatch(learners.get('ada')!, swatch)
+  for (const { learner, daysAgo, run } of demoRuns())
+    await keepRun(learners.get(learner)!, run, new Date(now.getTime() - daysAgo * DAY))
   for (const letter of LETTERS) {
     progress(`writing “${letter.subject}”`)
     await withScratch(async file => {

@@ -8,6 +8,7 @@ const LINKS: readonly (readonly [to: string, label: string, whose: (account: Acc
   ['/desk', 'Desk', teaches],
   ['/work', 'My work', learns],
   ['/exercises', 'Exercises', account => teaches(account) || learns(account)],
+  ['/workshop', 'Workshop', account => teaches(account) || learns(account)],
   ['/hand-in', 'Hand in', learns],
   ['/classes', 'Classes', ({ roles }) => roles.includes('instructor')],
   ['/calls', 'Open calls', ({ roles }) => roles.includes('instructor')],

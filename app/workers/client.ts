@@ -3,6 +3,7 @@
  * every pending call is rejected with a sentence instead.
  */
 import { wrap } from 'comlink'
+import type { PaintWorker } from './paint-protocol'
 import type { PhotoWorker } from './photo-protocol'
 import type { PictureWorker } from './protocol'
 import type { VersionsWorker } from './versions-protocol'
@@ -22,6 +23,9 @@ export const openVersionsWorker = (): VersionsClient =>
 
 export const openPhotoWorker = (): WorkerClient<PhotoWorker> =>
   clientOf(new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' }))
+
+export const openPaintWorker = (): WorkerClient<PaintWorker> =>
+  clientOf(new Worker(new URL('./paint.worker.ts', import.meta.url), { type: 'module' }))
 
 function clientOf<W>(worker: Worker): WorkerClient<W> {
   // Every method is asynchronous already, so the remote has the very type; comlink's own splits unions apart.

@@ -10,6 +10,7 @@ import { fitToGamut } from '../colour/gamut'
 import { chromaOf, convertLinearToOklab, convertOklabToOklch, oklabOf } from '../colour/oklab'
 import { LINEAR_OF_BYTE, linearOfHex, type Rgb } from '../colour/srgb'
 import { seededRandom } from '../numeric/random'
+import { PAINTER_ANCHORS } from '../wheel/painter'
 import { absorptionOf, mixed, mixedColour, paintOf, reflectedOf, whitePaint, type Part } from './mixing'
 import { offInWords } from './off'
 import { recipesFor, WHITE_PAINT } from './recipes'
@@ -97,16 +98,32 @@ describe('a mixture', () => {
     expect(mixed([{ paint: BLUE, amount: 1 }])).toHaveLength(WAVELENGTHS)
   })
 
-  it('of yellow and blue is green, of red and its opposite hardly a colour, of more white ever lighter', () => {
+  it('of yellow and blue is green, of more white ever lighter', () => {
     const { h, c } = convertOklabToOklch(convertLinearToOklab(colourOf([YELLOW, 5], [BLUE, 1])))
     expect(h).toBeGreaterThan(120)
     expect(h).toBeLessThan(170)
     expect(c).toBeGreaterThan(0.08)
-    const [red, green] = ['#e32322', '#008e5b'].map(hex => paint(hex))
-    expect(chromaOf(convertLinearToOklab(colourOf([red!, 1], [green!, 4])))).toBeLessThan(0.04)
     const values = Array.from({ length: 20 }, (_, n) => valueOfLinear(colourOf([BLUE, 1], [white, n])))
     expect(values).toEqual([...values].sort((p, q) => p - q))
   })
+})
+
+/** At the proportion at which the two are nearest to grey. */
+function greyest(pair: readonly [string, string]): number {
+  const [p, q] = pair.map(hex => paint(hex))
+  return Math.min(
+    ...Array.from({ length: 121 }, (_, k) =>
+      chromaOf(convertLinearToOklab(colourOf([p!, 10 ** ((k - 60) / 15)], [q!, 1])))
+    )
+  )
+}
+
+it('opposites of the painter’s wheel go grey in one another, but for the two that lie least opposite in hue', () => {
+  const pairs = [0, 1, 2, 3, 4, 5].map(i => greyest([PAINTER_ANCHORS[i]!, PAINTER_ANCHORS[i + 6]!]))
+  expect(pairs.filter(c => c < 0.041)).toHaveLength(4)
+  expect(pairs.filter(c => c < 0.05)).toHaveLength(5)
+  // Red-violet and yellow-green are 133° of OKLCH hue apart: no two paints so far from opposite can meet in grey.
+  expect(pairs[5]).toBeLessThan(0.08)
 })
 
 describe('a recipe', () => {

@@ -6,7 +6,7 @@ import { differenceOf } from '../colour/difference'
 import { convertLinearToLab, type Lab } from '../colour/lab'
 import { convertLinearToOklab, type Oklab } from '../colour/oklab'
 import type { Rgb } from '../colour/srgb'
-import { mixedColour, reflectedOf, type Paint } from './mixing'
+import { mixedColour, seenOf, type Paint } from './mixing'
 import { LINEAR_BY_WAVELENGTH } from './spectrum'
 
 export interface Recipe {
@@ -25,9 +25,10 @@ export interface PaintBox {
 }
 
 export const WHITE_PAINT = -1
-/** Parts of one paint, at most, and of all together: more nobody counts out. */
+/** Parts of one paint, of white, and of all together, at most: more nobody counts out. */
 const MOST_OF_ONE = 9,
-  MOST_PARTS = 16
+  MOST_WHITE = 18,
+  MOST_PARTS = 24
 /** Proportions tried of one, two, three paints, and how much white for each part of them. */
 const COARSE: readonly (readonly (readonly number[])[])[] = [
   [[1]],
@@ -91,7 +92,7 @@ function coarselyOff(parts: readonly (readonly [Coarse, number])[], wanted: Okla
       absorbs += amount * paint.absorbs[i]
       scatters += amount * paint.scatters[i]
     }
-    const reflected = reflectedOf(absorbs / scatters),
+    const reflected = seenOf(absorbs / scatters),
       light = LIGHT[i]
     r += reflected * light[0]
     g += reflected * light[1]
@@ -101,13 +102,26 @@ function coarselyOff(parts: readonly (readonly [Coarse, number])[], wanted: Okla
   return (L - wanted[0]) ** 2 + (A - wanted[1]) ** 2 + (B - wanted[2]) ** 2
 }
 
-/** Choices of one, two or three of so many. */
-function* choices(count: number): Generator<number[]> {
+/**
+ * @property count recipes that are wanted. @property holding a paint that each of them holds, its place.
+ * @property most paints of one recipe beside white, 1–3.
+ */
+export interface Wish {
+  readonly count?: number
+  readonly holding?: number | null
+  readonly most?: number
+}
+
+/** Choices of so many at most, one at least; those alone that hold one of them, where it is asked for. */
+function* choices(count: number, { holding = null, most = 3 }: Wish): Generator<number[]> {
+  const held = (chosen: number[]): boolean => holding === null || chosen.includes(holding)
   for (let i = 0; i < count; i++) {
-    yield [i]
+    if (held([i])) yield [i]
+    if (most < 2) continue
     for (let j = i + 1; j < count; j++) {
-      yield [i, j]
-      for (let k = j + 1; k < count; k++) yield [i, j, k]
+      if (held([i, j])) yield [i, j]
+      if (most < 3) continue
+      for (let k = j + 1; k < count; k++) if (held([i, j, k])) yield [i, j, k]
     }
   }
 }
@@ -118,16 +132,18 @@ interface Start {
   readonly off: number
 }
 
-function promising(paints: readonly Coarse[], white: Coarse, wanted: Oklab): Start[] {
+function promising({ paints, white }: PaintBox, wanted: Oklab, wish: Wish): Start[] {
+  const coarse = paints.map(coarseOf),
+    clear = coarseOf(white)
   const best: Start[] = []
-  for (const chosen of choices(paints.length)) {
+  for (const chosen of choices(paints.length, wish)) {
     let off = Infinity,
       amounts: readonly number[] = []
     for (const proportions of COARSE[chosen.length - 1]) {
       const sum = proportions.reduce((s, v) => s + v, 0)
       for (const share of WHITES) {
-        const parts = chosen.map((p, i) => [paints[p], proportions[i]] as const),
-          found = coarselyOff(share ? [...parts, [white, share * sum]] : parts, wanted)
+        const parts = chosen.map((p, i) => [coarse[p], proportions[i]] as const),
+          found = coarselyOff(share ? [...parts, [clear, share * sum]] : parts, wanted)
         if (found < off) [off, amounts] = [found, [...proportions, share * sum]]
       }
     }
@@ -140,6 +156,8 @@ function promising(paints: readonly Coarse[], white: Coarse, wanted: Oklab): Sta
   return best
 }
 
+/** White comes last. */
+const mostOf = (place: number, count: number): number => (place < count - 1 ? MOST_OF_ONE : MOST_WHITE)
 const divisor = (a: number, b: number): number => (b ? divisor(b, a % b) : a)
 
 /** From a coarse proportion on, one part more or less as long as it comes nearer. */
@@ -162,7 +180,7 @@ function goneOver(start: Start, paints: readonly Paint[], { white, wanted }: { w
   // Coarse proportions in few parts and in more: from each its own way.
   for (const total of [4, 8, MOST_PARTS]) {
     let here = start.amounts.map((v, i) =>
-      Math.min(MOST_OF_ONE, Math.max(i < of.length - 1 ? 1 : 0, Math.round((v * total) / sum)))
+      Math.min(mostOf(i, of.length), Math.max(i < of.length - 1 ? 1 : 0, Math.round((v * total) / sum)))
     )
     let own = at(here).off
     for (let moved = true; moved;) {
@@ -191,7 +209,7 @@ function goneOver(start: Start, paints: readonly Paint[], { white, wanted }: { w
 function neighbours(amounts: readonly number[]): number[][] {
   const found: number[][] = []
   const fits = (next: readonly number[]): boolean =>
-    next.every((v, i) => v >= (i < next.length - 1 ? 1 : 0) && v <= MOST_OF_ONE)
+    next.every((v, i) => v >= (i < next.length - 1 ? 1 : 0) && v <= mostOf(i, next.length))
     && next.reduce((s, v) => s + v, 0) <= MOST_PARTS
   for (let i = 0; i < amounts.length; i++)
     for (const by of [-1, 1]) {
@@ -206,17 +224,17 @@ function neighbours(amounts: readonly number[]): number[][] {
   return found
 }
 
+/** What a paint more has to bring nearer, ΔE00. */
+const SIMPLER = 0.3
+
 /**
  * @param wanted linear. @returns the best first, no two of the same paints; of
  * two that come as near, the simpler one first.
  */
-export function recipesFor(wanted: Rgb, { paints, white }: PaintBox, count = 3): Recipe[] {
+export function recipesFor(wanted: Rgb, box: PaintBox, wish: Wish = {}): Recipe[] {
   const lab = convertLinearToLab(wanted)
-  const starts = promising(paints.map(coarseOf), coarseOf(white), convertLinearToOklab(wanted))
-  return starts
-    .map(start => goneOver(start, paints, { white, wanted: lab }))
+  return promising(box, convertLinearToOklab(wanted), wish)
+    .map(start => goneOver(start, box.paints, { white: box.white, wanted: lab }))
     .sort((p, q) => p.off + SIMPLER * p.parts.length - (q.off + SIMPLER * q.parts.length))
-    .slice(0, count)
+    .slice(0, wish.count ?? 3)
 }
-/** What a paint more has to bring nearer, ΔE00. */
-const SIMPLER = 0.3

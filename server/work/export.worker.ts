@@ -18,14 +18,16 @@ import { makeSheet, type SheetRequest } from './sheet/sheet'
 import { makeSlips, type SlipsRequest } from './slips/slips'
 import { makeTermSheet, type TermRequest } from './term/term'
 import type { Paper } from '../../core/exercise/worksheet/worksheet'
-import { readPhoto, readPrinterPages } from './worksheet/photo'
+import { readPhoto, readPrinterPages, readSwatchPhoto } from './worksheet/photo'
 import { pagesOfScan } from './worksheet/scan'
 import {
   printPlan,
   printPrinter,
   printStrip,
+  printSwatches,
   printWorksheets,
   type PrinterPages,
+  type SwatchPage,
   type WorksheetsRequest
 } from './worksheet/print'
 
@@ -116,6 +118,8 @@ if (process.send) {
     printerPages: (request: PrinterPages) => printPrinter(request, join(import.meta.dirname, 'fonts')),
     stripPage: (paper: Paper) => printStrip(paper, join(import.meta.dirname, 'fonts')),
     printer: readPrinterPages,
+    swatchPage: (request: SwatchPage) => printSwatches(request, join(import.meta.dirname, 'fonts')),
+    swatches: readSwatchPhoto,
     scan: pagesOfScan
   })
 }

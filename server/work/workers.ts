@@ -22,6 +22,7 @@ import type {
 import type { Progress } from './protocol'
 import type { RecordRequest } from './record/zip'
 import type { PlanPage } from '../../core/exercise/plan/sheet'
+import type { SwatchOutcome } from '../../core/paint/sheet'
 import type { PrinterOutcome } from '../../core/exercise/reader/printer'
 import type { SheetOutcome } from '../../core/exercise/reader/read'
 import type { SlipsRequest } from './slips/slips'
@@ -29,7 +30,7 @@ import type { TermRequest } from './term/term'
 import type { PhotoRequest } from './worksheet/photo'
 import type { ScanOutcome, ScanRequest } from './worksheet/scan'
 import type { Paper } from '../../core/exercise/worksheet/worksheet'
-import type { PrinterPages, WorksheetsRequest } from './worksheet/print'
+import type { PrinterPages, SwatchPage, WorksheetsRequest } from './worksheet/print'
 
 /** Milliseconds; the slowest honest task of its kind takes a third of it on a slow machine. */
 const LIMIT = {
@@ -126,6 +127,12 @@ export const printStripPage = (paper: Paper, who: string): Promise<Uint8Array> =
 /** @throws when the file is no picture. */
 export const readPrinterPhoto = (request: { readonly file: string }, who: string): Promise<PrinterOutcome> =>
   workers().full.run({ name: 'printer', request, who, limitMs: LIMIT.upright })
+
+export const printSwatchPage = (request: SwatchPage, who: string): Promise<Uint8Array> =>
+  workers().full.run({ name: 'swatchPage', request, who, limitMs: LIMIT.export })
+/** @throws when the file is no picture. */
+export const readSwatchPhoto = (request: { readonly file: string }, who: string): Promise<SwatchOutcome> =>
+  workers().full.run({ name: 'swatches', request, who, limitMs: LIMIT.upright })
 
 /** @throws when the file is no picture. */
 export const readSheetPhoto = (request: PhotoRequest, who: string): Promise<SheetOutcome[]> =>

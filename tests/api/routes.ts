@@ -26,6 +26,7 @@ export const correction = {
   target: null
 }
 const sky = { name: 'sky', area: { kind: 'rectangle', x: 0, y: 0, w: 1, h: 0.3 } }
+const paint = { name: 'a red', medium: 'gouache', pigment: '', masstone: '#d4372c', tint: null }
 /** Every route, with ids of the demo: submission 1 is Ada's and waits; assignment 1 is Ada's. */
 export const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/session', who: 'anybody' },
@@ -57,6 +58,19 @@ export const ROUTES: readonly Route[] = [
   { method: 'DELETE', path: '/entry/1-x', who: 'anybody' },
   { method: 'POST', path: '/entry/1-x/confirm', who: 'anybody' },
   { method: 'POST', path: '/entry/1-x/session', who: 'anybody' },
+  { method: 'GET', path: '/workshop', who: 'account' },
+  { method: 'POST', path: '/workshop/paints', who: 'account', body: { paints: [paint] } },
+  { method: 'PUT', path: '/workshop/paints/9999', who: 'account', body: paint },
+  { method: 'DELETE', path: '/workshop/paints/9999', who: 'account' },
+  { method: 'POST', path: '/workshop/swatches', who: 'account', body: {} },
+  { method: 'PUT', path: '/workshop/swatches/9999', who: 'account', body: { note: '' } },
+  { method: 'DELETE', path: '/workshop/swatches/9999', who: 'account' },
+  { method: 'GET', path: '/workshop/sheet', who: 'account' },
+  { method: 'POST', path: '/workshop/sheet', who: 'account' },
+  { method: 'GET', path: '/workshop/drills', who: 'account' },
+  { method: 'POST', path: '/workshop/drills', who: 'account', body: {} },
+  { method: 'GET', path: '/classes/1/drills', who: 'staff' },
+  { method: 'PUT', path: '/classes/1/paints', who: 'instructor', body: { paints: [paint] } },
   { method: 'GET', path: '/submissions', who: 'account' },
   { method: 'GET', path: '/submissions/some?ids=1', who: 'account' },
   { method: 'GET', path: '/shelves', who: 'staff' },

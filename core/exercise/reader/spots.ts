@@ -9,7 +9,16 @@ const SIDE = 3,
 const MM_OF_POINT = 0.3528,
   LETTER = 0.55
 
-function printedPlaces({ boxes, frames, lines, greys, markers, codePlace, wheel }: PrintedSheet): Place[] {
+function printedPlaces({
+  boxes,
+  patches = [],
+  frames,
+  lines,
+  greys,
+  markers,
+  codePlace,
+  wheel
+}: PrintedSheet): Place[] {
   const text = lines.map(({ x, y, size, text, middle }) => {
     const w = text.length * size * MM_OF_POINT * LETTER,
       h = size * MM_OF_POINT
@@ -17,7 +26,7 @@ function printedPlaces({ boxes, frames, lines, greys, markers, codePlace, wheel 
   })
   // Frames are drawn in, and so is the line for a name.
   const ring = wheel ? [{ x: wheel.x - 46, y: wheel.y - wheel.radius - 6, w: 92, h: 2 * wheel.radius + 12 }] : []
-  return [...boxes, ...frames, ...greys, ...markers, codePlace, ...text, ...ring]
+  return [...boxes, ...patches, ...frames, ...greys, ...markers, codePlace, ...text, ...ring]
 }
 
 /** @returns spots of bare paper all over the sheet. */

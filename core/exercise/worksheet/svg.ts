@@ -104,7 +104,7 @@ function gradient({ from, hex, to }: Extract<Wanted, { kind: 'run' }>, id: strin
  * @returns an SVG document in millimetres.
  */
 export function worksheetSvg(sheet: PrintedSheet, printing: Printing, answers = false): string {
-  const { width, height, boxes, frames, lines, greys, markers, codePlace, wheel, text } = sheet
+  const { width, height, boxes, patches = [], frames, lines, greys, markers, codePlace, wheel, text } = sheet
   const gradients = boxes.flatMap(({ wanted }, i) =>
     answers && wanted.kind === 'run' ? [gradient(wanted, `run${i}`)] : []
   )
@@ -115,6 +115,7 @@ export function worksheetSvg(sheet: PrintedSheet, printing: Printing, answers = 
   const drawn = [
     gradients.length ? element('defs', {}, gradients.join('')) : '',
     ...greys.map(g => rectangle(g, { fill: grey(g.linear) })),
+    ...patches.map(({ hex, ...place }) => rectangle(place, { fill: hex })),
     ...(answers
       ? boxes.map((box, i) => rectangle(box, { fill: box.wanted.kind === 'run' ? `url(#run${i})` : box.wanted.hex }))
       : []),

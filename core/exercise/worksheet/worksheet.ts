@@ -80,6 +80,11 @@ export interface PrintedWheel {
   readonly at: readonly number[]
 }
 
+/** A colour that is printed on the page. */
+export interface Patch extends Place {
+  readonly hex: string
+}
+
 /** Any page of ours that is printed and read back. @property text of its code. */
 export interface PrintedSheet {
   readonly text: string
@@ -87,6 +92,7 @@ export interface PrintedSheet {
   readonly width: number
   readonly height: number
   readonly boxes: readonly Box[]
+  readonly patches?: readonly Patch[]
   /** To draw in freely: not judged. */
   readonly frames: readonly Place[]
   readonly lines: readonly Line[]

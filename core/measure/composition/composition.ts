@@ -3,7 +3,6 @@ import { round3 } from '../../numeric/round'
 import { percentile } from '../../picture/distribution'
 import { cornersOf, type Area } from '../../picture/area'
 import type { Planes } from '../../picture/planes'
-import { createRaster, type Raster } from '../../picture/raster'
 import { horizonOf } from './horizon'
 import { notMeasurable, type CompositionSection, type Measured } from '../report'
 

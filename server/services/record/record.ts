@@ -13,6 +13,9 @@ import { findBlob, findPictureHash, type PictureSize } from '../../db/pieces/pic
 import { listOwn } from '../../db/lists'
 import { db } from '../../db/pool'
 import { listEveryStudy } from '../../db/pieces/studies'
+import { listRuns } from '../../db/workshop/drills'
+import { listPaints } from '../../db/workshop/paints'
+import { listSwatches } from '../../db/workshop/swatches'
 import { dropScratch, scratchFile } from '../../scratch'
 import { packRecord } from '../../work/workers'
 import type { RecordPart } from '../../work/record/zip'
@@ -159,6 +162,9 @@ export async function takeRecord(account: Account, personId: number): Promise<{ 
         receivedAt,
         reason
       })),
+      paints: await listPaints(db(), { accountId: personId }),
+      swatches: await listSwatches(db(), personId),
+      drills: await listRuns(db(), personId),
       trail: await listAuditOf(db(), personId)
     }
     const page = indexPage({ name: who.name, classes: classes.map(c => c.name), takenAt, pieces })

@@ -2,6 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import { readPrinter, type PrinterOutcome } from '../../../core/exercise/reader/printer'
 import { readSheets, type SheetOutcome } from '../../../core/exercise/reader/read'
+import { readSwatches, type SwatchOutcome } from '../../../core/paint/sheet'
 import type { Point } from '../../../core/numeric/homography'
 import type { PrinterGreys } from '../../../core/exercise/worksheet/printer-sheet'
 import { decodeFull } from '../layers/layers'
@@ -40,3 +41,7 @@ export async function readPhoto(
 /** @returns what a photograph of two printed pages says of a printer. */
 export const readPrinterPages = async ({ file }: { readonly file: string }): Promise<PrinterOutcome> =>
   readPrinter(await decodeFull(await readFile(file)), SEEING)
+
+/** @returns what a photograph of painted swatch sheets says that they gave. */
+export const readSwatchPhoto = async ({ file }: { readonly file: string }): Promise<SwatchOutcome> =>
+  readSwatches(await decodeFull(await readFile(file)), SEEING)

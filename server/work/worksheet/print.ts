@@ -9,6 +9,7 @@ import { worksheetOf } from '../../../core/exercise/worksheet/layout'
 import { printerSheet } from '../../../core/exercise/worksheet/printer-sheet'
 import { worksheetSvg } from '../../../core/exercise/worksheet/svg'
 import { PAPER_SIZE, type Box, type Paper, type Worksheet } from '../../../core/exercise/worksheet/worksheet'
+import { swatchSheet, type SheetSwatch } from '../../../core/paint/sheet'
 import { stripPageSvg } from '../../../core/photo/strip/svg'
 import { planSvg, type PlanPage } from '../../../core/exercise/plan/sheet'
 import { positionOn, stepAt } from '../../../core/wheel/wheel'
@@ -111,6 +112,20 @@ export const printPrinter = ({ paper, printer }: PrinterPages, fonts: string): P
       content: (['measure', 'own'] as const).map((role, i) =>
         page(worksheetSvg(printerSheet({ role, paper, printer }), PRINTING), PAPER_SIZE[paper].width, i === 0)
       )
+    },
+    fonts
+  )
+
+export interface SwatchPage {
+  readonly paper: Paper
+  readonly swatches: readonly SheetSwatch[]
+}
+/** @param fonts folder of the font files. */
+export const printSwatches = ({ paper, swatches }: SwatchPage, fonts: string): Promise<Buffer> =>
+  writePdf(
+    {
+      ...plainPage(paper, 'Swatches'),
+      content: [page(worksheetSvg(swatchSheet(paper, swatches), PRINTING), PAPER_SIZE[paper].width, true)]
     },
     fonts
   )

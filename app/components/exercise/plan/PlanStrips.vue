@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { planColours } from '~~/core/exercise/plan/colours'
-import { nearestPaint } from '~~/core/exercise/paints'
+import { nearestPaint } from '~~/core/paint/nearest'
+import { workshopSchema } from '~~/shared/workshop'
 import type { SectorScheme } from '~~/core/wheel/schemes'
 import type { WheelName } from '~~/core/wheel/steps'
 
 /** The scheme's colours with what each is let down to, and the nearest paint of one's own. */
 const props = defineProps<{ wheel: WheelName; scheme: SectorScheme; hue: number }>()
 const colours = computed(() => planColours(props.wheel, props.scheme, props.hue))
-const { paints, problem, take } = useOwnPaints()
-const file = ref<HTMLInputElement>()
+const { data: workshop, problem } = useApiData(workshopSchema, '/workshop')
+const paints = computed(() => workshop.value?.paints ?? [])
 const KINDS = [
   ['tints', 'with white'],
   ['tones', 'with grey'],
@@ -41,22 +42,12 @@ const near = (hex: string): string => {
     <p class="quiet under">
       <span>full</span><span v-for="[kind, words] in KINDS" :key="kind">{{ words }}</span>
     </p>
-    <p class="quiet">
-      {{
-        paints.length ? `${paints.length} paints of your own are compared.` : 'Which of your own paints come nearest?'
-      }}
-      <button type="button" class="word-link" @click="file!.click()">
-        {{ paints.length ? 'another list' : 'bring a list of them (.gpl)' }}
-      </button>
+    <p v-if="workshop" class="quiet">
+      {{ paints.length ? 'Compared with the paints that you have.' : 'Which of your own paints come nearest?' }}
+      <NuxtLink class="word-link" to="/workshop">{{
+        paints.length ? 'how to mix them' : 'list them in the workshop'
+      }}</NuxtLink>
     </p>
-    <input
-      ref="file"
-      class="visually-hidden"
-      type="file"
-      accept=".gpl,text/plain"
-      aria-label="Your paints"
-      @change="take(file!.files?.[0] ?? null)"
-    />
     <p v-if="problem" role="alert">{{ problem }}</p>
   </section>
 </template>

@@ -1,0 +1,72 @@
+/** The workshop: own paints, the swatch book, the class's lists; what is in hand on its page. */
+import { z } from 'zod'
+import type { WheelName } from '~~/core/wheel/steps'
+import {
+  workshopSchema,
+  type KeptPaint,
+  type KeptSwatch,
+  type PaintInput,
+  type SetList,
+  type SwatchInput
+} from '~~/shared/workshop'
+
+/** What is asked of the paints: what they give, or one of what the work asks for. */
+export const WORKSHOP_ASKS = ['mixture', 'muted', 'dark', 'mud', 'wheel', 'shadow'] as const
+export type WorkshopAsk = (typeof WORKSHOP_ASKS)[number]
+
+export const useWorkshopStore = defineStore('workshop', () => {
+  const paints = shallowRef<readonly KeptPaint[]>([]),
+    swatches = shallowRef<readonly KeptSwatch[]>([]),
+    lists = shallowRef<readonly SetList[]>([]),
+    wheel = ref<WheelName>('painter'),
+    loaded = ref(false)
+  const { problem, busy, act } = useAct()
+  async function load(): Promise<void> {
+    const read = await api(workshopSchema, '/workshop')
+    wheel.value = read.wheel
+    paints.value = read.paints
+    swatches.value = read.swatches
+    lists.value = read.lists
+    loaded.value = true
+  }
+  /** Sent, and read again as it is then. @returns whether it went well. */
+  const change = (path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): Promise<boolean> =>
+    act(async () => {
+      await api(z.looseObject({}), path, { method, body })
+      await load()
+    })
+
+  const ask = ref<WorkshopAsk>('mixture'),
+    /** Parts of the mixture, by the ids of their paints. */
+    parts = ref<Readonly<Record<number, number>>>({}),
+    /** The paint that is asked about where one is. */
+    chosen = ref<number | null>(null),
+    wanted = ref<string | null>(null)
+  const inMixture = computed(() =>
+    paints.value.flatMap(paint => (parts.value[paint.id] ? [{ paint, amount: parts.value[paint.id]! }] : []))
+  )
+  return {
+    paints,
+    swatches,
+    lists,
+    wheel,
+    loaded,
+    problem,
+    busy,
+    load: () => act(load),
+    add: (some: readonly PaintInput[]) => change('/workshop/paints', 'POST', { paints: some }),
+    set: (id: number, paint: PaintInput) => change(`/workshop/paints/${id}`, 'PUT', paint),
+    drop: (id: number) => change(`/workshop/paints/${id}`, 'DELETE'),
+    keep: (swatch: SwatchInput) => change('/workshop/swatches', 'POST', swatch),
+    note: (id: number, note: string) => change(`/workshop/swatches/${id}`, 'PUT', { note }),
+    forgetRead: (id: number) => change(`/workshop/swatches/${id}`, 'PUT', { read: null }),
+    dropSwatch: (id: number) => change(`/workshop/swatches/${id}`, 'DELETE'),
+    setList: (classId: number, some: readonly PaintInput[]) =>
+      change(`/classes/${classId}/paints`, 'PUT', { paints: some }),
+    ask,
+    parts,
+    chosen,
+    wanted,
+    inMixture
+  }
+})
