@@ -14,13 +14,13 @@ const paint = (name: string, called = name): PaintInput => {
 /** What the class works with: nine tubes and white. */
 export const CLASS_BOX: readonly PaintInput[] = [
   paint('ultramarine'),
-  paint('warm yellow', 'a warm yellow'),
-  paint('lemon yellow', 'a cool yellow'),
+  paint('warm yellow'),
+  paint('lemon yellow', 'cool yellow'),
   paint('warm red'),
   paint('quinacridone rose', 'cool red'),
   paint('burnt sienna'),
-  paint('phthalocyanine green', 'a deep green'),
-  paint('cerulean blue', 'a cool blue'),
+  paint('phthalocyanine green', 'deep green'),
+  paint('cerulean blue', 'cool blue'),
   paint('burnt umber', 'umber'),
   paint('titanium white', 'white')
 ]
@@ -39,16 +39,12 @@ const mixture = (note: string, ...parts: readonly (readonly [name: string, parts
 /** Kept in this order: the last lies first in the book. */
 export const ADAS_BOOK: readonly SwatchInput[] = [
   mixture('Shadow side of the pots.', ['burnt sienna', 3], ['ultramarine', 2], ['white', 2]),
-  mixture('Sand, dry.', ['a warm yellow', 1], ['burnt sienna', 1], ['white', 12]),
-  mixture('The shed’s green, before rain.', ['a deep green', 2], ['a warm yellow', 4], ['warm red', 1]),
+  mixture('Sand, dry.', ['warm yellow', 1], ['burnt sienna', 1], ['white', 12]),
+  mixture('The shed’s green, before rain.', ['deep green', 2], ['warm yellow', 4], ['warm red', 1]),
   mixture('A dark for under the pier, without black.', ['umber', 5], ['ultramarine', 6]),
   { kind: 'palette', hexes: ['#3d3d52', '#7c8594', '#c9b48c', '#b25a2e'], parts: [], note: 'Low water, evening.' },
-  mixture('Far water.', ['a cool blue', 2], ['cool red', 1], ['white', 9]),
-  mixture(
-    'Orange beside its own grey: the orange lights up. Keep for the buoys.',
-    ['a warm yellow', 3],
-    ['warm red', 1]
-  )
+  mixture('Far water.', ['cool blue', 2], ['cool red', 1], ['white', 9]),
+  mixture('Orange beside its own grey: the orange lights up. Keep for the buoys.', ['warm yellow', 3], ['warm red', 1])
 ]
 
 /** Who drilled what: their threshold at first, and how much of it is left each week. */

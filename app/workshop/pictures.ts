@@ -17,15 +17,19 @@ export async function decodeSmall(blob: Blob): Promise<ImageData> {
   return context.getImageData(0, 0, width, height)
 }
 
-/** A learner's own latest pieces; none for whoever hands nothing in. */
+const sourceOf = (id: number): string => `/api/submissions/${id}/picture/display`
+
+/** The piece that one came from, and a learner's own latest ones; whoever hands nothing in has none of those. */
 export function ownPictures() {
-  const { account } = useSessionStore()
+  const { account } = useSessionStore(),
+    { query } = useRoute(),
+    from = typeof query.piece === 'string' && /^\d+$/.test(query.piece) ? Number(query.piece) : null
   const { data, problem } = useApiData(piecePageSchema, account && learns(account) ? '/submissions' : null)
   return {
     problem,
-    data: computed(
-      () =>
-        data.value?.items.map(({ id, title }) => ({ id, title, src: `/api/submissions/${id}/picture/display` })) ?? []
-    )
+    data: computed(() => [
+      ...(from === null ? [] : [{ id: from, title: 'The piece you came from', src: sourceOf(from) }]),
+      ...(data.value?.items.flatMap(({ id, title }) => (id === from ? [] : [{ id, title, src: sourceOf(id) }])) ?? [])
+    ])
   }
 }

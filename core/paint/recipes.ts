@@ -25,6 +25,9 @@ export interface PaintBox {
 }
 
 export const WHITE_PAINT = -1
+/** What a paint more has to bring nearer, and a part more, ΔE00: few parts are counted out, and remembered. */
+const SIMPLER = 0.3,
+  EACH_PART = 0.04
 /** Parts of one paint, of white, and of all together, at most: more nobody counts out. */
 const MOST_OF_ONE = 9,
   MOST_WHITE = 18,
@@ -156,6 +159,7 @@ function promising({ paints, white }: PaintBox, wanted: Oklab, wish: Wish): Star
   return best
 }
 
+const partsIn = (amounts: readonly number[]): number => amounts.reduce((s, v) => s + v, 0)
 /** White comes last. */
 const mostOf = (place: number, count: number): number => (place < count - 1 ? MOST_OF_ONE : MOST_WHITE)
 const divisor = (a: number, b: number): number => (b ? divisor(b, a % b) : a)
@@ -176,7 +180,7 @@ function goneOver(start: Start, paints: readonly Paint[], { white, wanted }: { w
   }
   const sum = start.amounts.reduce((s, v) => s + v, 0)
   let best: number[] = [],
-    off = Infinity
+    cost = Infinity
   // Coarse proportions in few parts and in more: from each its own way.
   for (const total of [4, 8, MOST_PARTS]) {
     let here = start.amounts.map((v, i) =>
@@ -187,14 +191,15 @@ function goneOver(start: Start, paints: readonly Paint[], { white, wanted }: { w
       moved = false
       for (const next of neighbours(here)) {
         const found = at(next).off
-        if (found < own - 1e-9) {
+        if (found + EACH_PART * partsIn(next) < own + EACH_PART * partsIn(here) - 1e-9) {
           here = next
           own = found
           moved = true
         }
       }
     }
-    if (own < off) [best, off] = [here, own]
+    const dear = own + EACH_PART * partsIn(here)
+    if (dear < cost) [best, cost] = [here, dear]
   }
   const common = best.reduce(divisor, 0)
   return {
@@ -223,9 +228,6 @@ function neighbours(amounts: readonly number[]): number[][] {
     }
   return found
 }
-
-/** What a paint more has to bring nearer, ΔE00. */
-const SIMPLER = 0.3
 
 /**
  * @param wanted linear. @returns the best first, no two of the same paints; of

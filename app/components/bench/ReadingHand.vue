@@ -5,6 +5,7 @@ import { describeTarget } from '~~/core/critique/target'
 import type { PieceReading } from '~~/core/critique/stations/piece'
 import { tagOf } from '~~/core/critique/stations/table'
 import { EXERCISES } from '~~/core/exercise'
+import { isMeasured } from '~~/core/measure/report'
 
 /**
  * What can be done with the reading in hand: marked in one gesture, tried, reworded, asked why, trained, judged
@@ -21,6 +22,11 @@ const why = ref(false),
 
 const verdict = computed(() => bench.verdictOf(props.reading))
 const marked = computed(() => bench.critique.corrections.find(c => isMarkingOf(c, props.reading)))
+/** Value of a flat black that a mixed dark would stand for. */
+const dark = computed(() => {
+  const value = bench.report?.value
+  return props.reading.id === 'value.black' && value && isMeasured(value) ? Math.round(value.darkest) : null
+})
 const WORDS = { fix: 'to fix', look: 'look again', works: 'works' } as const
 const VERDICTS = Object.keys(WORDS) as ReadingVerdict[]
 
@@ -46,6 +52,13 @@ async function judge(as: ReadingVerdict | 'dismissed') {
         <button v-if="reading.trains.length" class="word-link" @click="emit('exercise')">
           set {{ EXERCISES[reading.trains[0]!].title.toLowerCase() }}
         </button>
+        <NuxtLink
+          v-if="dark !== null"
+          class="word-link"
+          :to="{ path: '/workshop', query: { dark, piece: bench.piece.id } }"
+        >
+          mix one instead
+        </NuxtLink>
         <button class="word-link" :aria-expanded="judging" @click="judging = !judging">judge it otherwise</button>
       </template>
     </div>

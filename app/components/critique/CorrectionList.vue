@@ -34,6 +34,9 @@ function step(by: 1 | -1) {
           </p>
           <p v-if="c.reason && c.reason !== c.what" class="quiet">{{ c.reason }}</p>
           <p v-if="c.todo" class="words">{{ c.todo }}</p>
+          <p v-if="c.readingId === 'value.black'">
+            <NuxtLink class="word-link" to="/workshop?dark=10">mix one from your own paints</NuxtLink>
+          </p>
           <p v-if="c.trial" class="quiet">Shown on the picture: {{ describeTrial(c.trial) }}.</p>
           <p v-if="c.target" class="quiet">Reached with {{ describeTarget(c.target) }}.</p>
         </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiMinus, mdiPlus } from '@mdi/js'
+import { list } from '~~/core/critique/words'
 import { MOST_IN_MIXTURE } from '~~/core/paint/mixture'
 import { useAsked } from '~/workshop/usePaints'
 import { colourInWords } from '~/workshop/told'
@@ -17,7 +18,7 @@ const { answer, problem } = useAsked(() => {
 const tooMany = computed(() => workshop.inMixture.length > MOST_IN_MIXTURE)
 const title = computed(() => {
   const names = workshop.inMixture.map(p => p.paint.name)
-  return names.length ? names.join(' and ') : 'What do I get?'
+  return names.length ? capital(list(names)) : 'What do I get?'
 })
 function change(id: number, by: number) {
   workshop.parts = { ...workshop.parts, [id]: Math.max(0, (workshop.parts[id] ?? 0) + by) }

@@ -39,7 +39,7 @@ const SHOWN = 5
 <style scoped>
 ul {
   list-style: none;
-  padding-top: 8px;
+  padding: 8px 0 0;
 }
 li {
   display: grid;

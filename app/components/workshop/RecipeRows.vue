@@ -34,6 +34,7 @@ function keep(recipe: ToldRecipe) {
 <style scoped>
 .recipes {
   list-style: none;
+  padding: 0;
 }
 li {
   display: grid;
