@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** Darks without black, at the value of a black that lies flat. */
 const workshop = useWorkshopStore()
 const value = defineModel<number>({ required: true })
-const { answer, problem } = useAsked(() => {
+const { answer, problem } = usePaintAnswer(() => {
   const paints = [...workshop.paints],
     at = value.value
   return paints.length ? worker => worker.darks(at, paints) : null

@@ -2,12 +2,12 @@
 import { mdiMinus, mdiPlus } from '@mdi/js'
 import { list } from '~~/core/critique/words'
 import { MOST_IN_MIXTURE } from '~~/core/paint/mixture'
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 import { colourInWords } from '~/workshop/told'
 
 /** What do I get: up to four paints in parts, and the strip between two of them. */
 const workshop = useWorkshopStore()
-const { answer, problem } = useAsked(() => {
+const { answer, problem } = usePaintAnswer(() => {
   const parts = workshop.inMixture.map(({ paint, amount }) => ({
       paint: { masstone: paint.masstone, tint: paint.tint },
       amount

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** Which two of one's paints go to mud, and why. */
 const workshop = useWorkshopStore()
-const { answer, problem } = useAsked(() => {
+const { answer, problem } = usePaintAnswer(() => {
   const paints = [...workshop.paints],
     { wheel } = workshop
   return paints.length ? worker => worker.mud(paints, wheel) : null

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** A hue taken to grey through its opposite, its value standing still. */
 const workshop = useWorkshopStore()
 const paint = computed(() => workshop.paints.find(p => p.id === workshop.chosen) ?? null)
-const { answer, asking, problem } = useAsked(() => {
+const { answer, asking, problem } = usePaintAnswer(() => {
   const paints = [...workshop.paints],
     place = paints.findIndex(p => p.id === workshop.chosen)
   return place >= 0 ? worker => worker.muted(place, paints) : null

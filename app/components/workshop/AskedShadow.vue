@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { shadowOf } from '~~/core/paint/asked/shadow'
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** A paint under a picture's own light: what the picture does from light to shadow is done to the paint. */
 const workshop = useWorkshopStore()
@@ -23,7 +23,7 @@ function picked([lit, shade]: readonly string[]) {
     problem.value = (error as Error).message
   }
 }
-const { answer } = useAsked(() => {
+const { answer } = usePaintAnswer(() => {
   const hex = found.value?.hex,
     paints = [...workshop.paints]
   return hex ? worker => worker.recipes(hex, paints) : null

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { list, stepWords, wholePercent } from '~~/core/critique/words'
 import { partsInWords } from '~~/core/paint/told'
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** The wheel from one's own paints: twelve steps, and which of them cannot be reached. */
 const workshop = useWorkshopStore()
-const { answer, problem } = useAsked(() => {
+const { answer, problem } = usePaintAnswer(() => {
   const paints = [...workshop.paints],
     { wheel } = workshop
   return paints.length ? worker => worker.wheel(paints, wheel) : null

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { z } from 'zod'
 import { USUAL_WHITE } from '~~/core/paint/own'
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** The book on paper: printed with boxes to paint beside, read back, and what that says of one's paints. */
 const workshop = useWorkshopStore()
@@ -21,7 +21,7 @@ async function read(file: File | undefined) {
   chooser.value!.value = ''
 }
 /** What painted mixtures say: a tint that should be another. */
-const { answer: learned } = useAsked(() => {
+const { answer: learned } = usePaintAnswer(() => {
   const paints = [...workshop.paints],
     read = workshop.swatches.flatMap(s =>
       s.read && s.parts.length > 1

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useAsked } from '~/workshop/usePaints'
+import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** How do I get: a wanted colour, the three best ways to it, and what would have to be bought. */
 const workshop = useWorkshopStore()
 const picking = ref(false),
   from = ref('')
-const { answer, asking, problem } = useAsked(() => {
+const { answer, asking, problem } = usePaintAnswer(() => {
   const { wanted, paints } = workshop
   return wanted && paints.length ? worker => worker.recipes(wanted, [...paints]) : null
 })

@@ -83,9 +83,7 @@ const taught = computed(() => classes.value?.filter(c => !c.archived && c.role !
           <p v-for="doubt in doubtsOf(conditions)" :key="doubt" class="quiet">{{ doubt }}</p>
           <DrillRuns :drill="drill" :runs="own" />
           <p>
-            <button class="word-link" @click="conditions = { ...conditions, room: null }">
-              look at the screen again
-            </button>
+            <button class="word-link" @click="lookAgain">look at the screen again</button>
           </p>
         </template>
       </section>

@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { placeWords } from '~~/core/critique/stations/places'
 import { isMeasured } from '~~/core/measure/report'
-import type { FramingRead } from '~~/core/measure/composition/framing'
 import { useAsked, useBenchPicture } from '~/composables/usePicture'
 
 /** The edges station's instrument: how sharpness falls off from the focus, and other framings with their readings. */
@@ -60,14 +58,6 @@ watch(
   },
   { flush: 'post' }
 )
-const said = (f: FramingRead): string =>
-  [
-    f.range === null ? '' : `range ${Math.round(f.range)}`,
-    f.first ? `the eye to ${placeWords(f.first)}` : '',
-    f.horizon === null ? '' : `division at ${Math.round(100 * f.horizon)} %`
-  ]
-    .filter(Boolean)
-    .join(', ')
 </script>
 
 <template>
@@ -106,7 +96,7 @@ const said = (f: FramingRead): string =>
             "
             aria-hidden="true"
           /><span
-            ><b>{{ f.name }}</b> {{ said(f) }}</span
+            ><b>{{ f.name }}</b> {{ framingWords(f) }}</span
           >
         </li>
       </ul>

@@ -11,7 +11,7 @@ const client = (): WorkerClient<PaintWorker> => (shared ??= openPaintWorker())
  * @param ask null while there is nothing to ask. @returns `answer` null before the first; `asking` while it works;
  * `problem` in words.
  */
-export function useAsked<T>(ask: () => ((worker: PaintWorker) => Promise<T>) | null) {
+export function usePaintAnswer<T>(ask: () => ((worker: PaintWorker) => Promise<T>) | null) {
   const answer = shallowRef<T | null>(null),
     problem = ref(''),
     asking = ref(false)
