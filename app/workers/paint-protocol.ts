@@ -1,4 +1,8 @@
 /** What the page and the paint worker say to each other: types only. */
+import type { MassMap } from '~~/core/masses/masses'
+import type { TriedPalette } from '~~/core/paint/asked/palettes'
+import type { Raster } from '~~/core/picture/raster'
+import type { Rgb } from '~~/core/colour/srgb'
 import type { Dark } from '~~/core/paint/asked/dark'
 import type { MudPair } from '~~/core/paint/asked/mud'
 import type { Muted } from '~~/core/paint/asked/muted'
@@ -29,5 +33,9 @@ export interface PaintWorker {
   /** Pairs by the names of their paints. */
   mud(paints: readonly OwnPaint[], wheel: WheelName): Promise<(MudPair & { names: readonly [string, string] })[]>
   wheel(paints: readonly OwnPaint[], wheel: WheelName): Promise<ReachedStep[]>
+  /** @param raster small. */
+  masses(raster: Raster, count: number): Promise<MassMap>
+  /** @param masses linear light of each. */
+  palettes(masses: readonly Rgb[], paints: readonly OwnPaint[], wheel: WheelName): Promise<TriedPalette[]>
   learned(paints: readonly OwnPaint[], read: readonly ReadMixture[]): Promise<Learned[]>
 }

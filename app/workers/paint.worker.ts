@@ -1,6 +1,8 @@
 /** The paint worker: mixtures, recipes, and what the work asks of a box of paints. */
 import { expose } from 'comlink'
 import { linearOfHex } from '~~/core/colour/srgb'
+import { massesOf } from '~~/core/masses/masses'
+import { palettesOn } from '~~/core/paint/asked/palettes'
 import { darksAt } from '~~/core/paint/asked/dark'
 import { mudOf } from '~~/core/paint/asked/mud'
 import { mutedOf } from '~~/core/paint/asked/muted'
@@ -45,6 +47,8 @@ const worker: PaintWorker = {
     }))
   },
   wheel: async (paints, wheel) => wheelOfPaints(boxOf(paints), wheel),
+  masses: async (raster, count) => massesOf(raster, count),
+  palettes: async (masses, paints, wheel) => palettesOn(masses, boxOf(paints), wheel),
   learned: async (paints, read) => learnedFrom(paints, read)
 }
 

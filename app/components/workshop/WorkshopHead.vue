@@ -2,6 +2,7 @@
 /** The workshop's rooms. */
 const ROOMS = [
   ['/workshop', 'Mixing'],
+  ['/workshop/values', 'Values and colour'],
   ['/workshop/drills', 'Drills for the eye']
 ] as const
 </script>

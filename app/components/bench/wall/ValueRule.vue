@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { useBenchPicture } from '~/composables/usePicture'
-import { convertValueToLuminance } from '~~/core/colour/lab'
-import { hexOfLinear } from '~~/core/colour/srgb'
 import { isMeasured } from '~~/core/measure/report'
 import type { ProbeReading } from '~/workers/protocol'
 
@@ -19,10 +17,6 @@ watch(
   { immediate: true }
 )
 
-const greyOf = (value: number): string => {
-  const Y = convertValueToLuminance(value)
-  return hexOfLinear([Y, Y, Y])
-}
 const shownBins = computed(() => (bench.unseen ? [] : bins.value))
 const tallest = computed(() => Math.max(1, ...bins.value))
 // A square root keeps small lights and darks in sight beside a large ground.
@@ -30,13 +24,13 @@ const bars = computed(() =>
   shownBins.value.map((n, i) => ({
     x: (i * 100) / 64,
     h: n > 0 ? Math.max(1.5, 34 * Math.sqrt(n / tallest.value)) : 0,
-    fill: greyOf(((i + 0.5) * 100) / 64)
+    fill: greyOfValue(((i + 0.5) * 100) / 64)
   }))
 )
 const value = computed(() =>
   !bench.unseen && bench.report && isMeasured(bench.report.value) ? bench.report.value : null
 )
-const steps = Array.from({ length: 50 }, (_, i) => ({ x: i * 2, fill: greyOf(i * 2 + 1) }))
+const steps = Array.from({ length: 50 }, (_, i) => ({ x: i * 2, fill: greyOfValue(i * 2 + 1) }))
 const said = computed(() => {
   const p = props.probe
   if (!p) return ''
