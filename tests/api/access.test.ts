@@ -120,7 +120,7 @@ describe('access', () => {
     const read = ROUTES.filter(
       r =>
         r.method === 'GET'
-        && !/exports|export|record|critique|links|join|over|call\/|entry\/|sittings|inbox\/pictures|(studies|sheets)\/\d|\/plan$/.test(
+        && !/exports|export|record|critique|links|join|over|call\/|entry\/|sittings|inbox\/pictures|workshop\/sheet|(studies|sheets)\/\d|\/plan$/.test(
           r.path
         )
     )

@@ -29,12 +29,17 @@ const SCREENS: readonly (readonly [who: string, path: string, ready: string])[] 
   ['tamsin', '/progress/class/1', 'tbody tr'],
   ['tamsin', '/photograph/3', 'img'],
   ['tamsin', '/calls', '.calls'],
+  ['tamsin', '/workshop', '.paint'],
+  ['tamsin', '/workshop/drills', 'tbody tr'],
   ['tamsin', '/nowhere', 'h1'],
   ['ada', '/work', '.piece'],
   ['ada', '/critique/11', '.tag'],
   ['ada', '/exercises/1', '[data-check]'],
   ['ada', '/hand-in', 'form'],
   ['ada', '/studies', 'form'],
+  ['ada', '/workshop', '.kept button'],
+  ['ada', '/workshop/values', '.own img'],
+  ['ada', '/workshop/drills', '.drills'],
   ['ada', '/account', 'form']
 ]
 
@@ -127,6 +132,9 @@ test.describe('on a phone', () => {
       ['/exercises/1', '[data-check]'],
       ['/hand-in', 'form'],
       ['/account', 'li'],
+      ['/workshop', '.paint'],
+      ['/workshop/values', '.own img'],
+      ['/workshop/drills', '.drills'],
       ['/critique/11', '.tag']
     ] as const) {
       await page.goto(path)

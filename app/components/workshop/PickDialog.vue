@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { pickedColour, lightAt } from '~~/core/paint/picked'
 import type { Rgb } from '~~/core/colour/srgb'
-import { decodeSmall, ownPictures } from '~/workshop/pictures'
+import { decodeSmall } from '~/workshop/pictures'
 
 /** Places picked off a picture, one after the other, by pointer or by arrow keys; the paper's white first where it is asked. */
 const props = defineProps<{ title: string; places: readonly string[]; white?: boolean }>()
@@ -12,7 +12,6 @@ const lights = ref<readonly Rgb[]>([]),
   canvas = ref<HTMLCanvasElement>(),
   picture = shallowRef<ImageData | null>(null),
   at = ref({ x: 0.5, y: 0.5 })
-const { data: own } = ownPictures()
 const next = computed(() => wanted.value[lights.value.length])
 async function open(source: Blob | string) {
   problem.value = ''
@@ -92,14 +91,7 @@ function key(event: KeyboardEvent) {
           <i class="cross" :style="{ left: `${100 * at.x}%`, top: `${100 * at.y}%` }" />
         </div>
       </div>
-      <template v-else>
-        <PictureDrop :model-value="null" brief @update:model-value="file => file && open(file)" />
-        <div v-if="own?.length" class="own">
-          <button v-for="piece in own" :key="piece.id" :title="piece.title" @click="open(piece.src)">
-            <img :src="piece.src" :alt="piece.title" />
-          </button>
-        </div>
-      </template>
+      <PictureChoice v-else @open="open" />
       <p v-if="problem" role="alert">{{ problem }}</p>
       <p><button class="word-link" @click="emit('leave')">leave it</button></p>
     </section>
@@ -135,13 +127,5 @@ canvas {
   border: 2px solid var(--l0);
   outline: 1px solid var(--l100);
   pointer-events: none;
-}
-.own {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.own img {
-  height: 84px;
 }
 </style>

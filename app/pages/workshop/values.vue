@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { MassMap } from '~~/core/masses/masses'
-import { decodeSmall, ownPictures } from '~/workshop/pictures'
+import { decodeSmall } from '~/workshop/pictures'
 import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 
 /** Value first, colour later; palettes and framings tried: from a picture, or from three shapes drawn by hand. */
@@ -9,14 +9,12 @@ useHead({ title: 'Values and colour · Critica' })
 
 const workshop = useWorkshopStore()
 onMounted(() => workshop.load())
-const { data: own } = ownPictures()
 const file = shallowRef<Blob | null>(null),
   pixels = shallowRef<ImageData | null>(null),
   tracing = ref(false),
   traced = shallowRef<MassMap | null>(null),
   problem = ref('')
-async function open(chosen: Blob | string | null) {
-  if (!chosen) return
+async function open(chosen: Blob | string) {
   problem.value = ''
   try {
     const blob = typeof chosen === 'string' ? await (await fetch(chosen)).blob() : chosen
@@ -55,17 +53,11 @@ watch(modes, some => {
       <p class="words">
         Squint first: settle the values in one hue, then let each mass take a colour while its value stands still.
       </p>
-      <div class="row">
-        <div v-if="own.length" class="own" role="group" aria-label="Your pictures">
-          <button v-for="piece in own" :key="piece.id" :title="piece.title" @click="open(piece.src)">
-            <img :src="piece.src" :alt="piece.title" />
-          </button>
-        </div>
-        <PictureDrop :model-value="null" brief label="Another picture" @update:model-value="open" />
+      <PictureChoice @open="open">
         <button class="word-link" :aria-pressed="tracing" @click="tracing = !tracing">
           {{ tracing ? 'put the shapes away' : 'draw three shapes instead' }}
         </button>
-      </div>
+      </PictureChoice>
       <TraceMasses v-if="tracing" v-model="traced" />
       <p v-if="problem || unfound" role="alert">{{ problem || unfound }}</p>
     </div>
@@ -96,14 +88,5 @@ watch(modes, some => {
 .modes {
   justify-content: space-between;
   padding-bottom: 16px;
-}
-.own {
-  display: flex;
-  gap: 8px;
-  overflow-x: auto;
-  max-width: 100%;
-}
-.own img {
-  height: 64px;
 }
 </style>

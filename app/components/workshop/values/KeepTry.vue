@@ -31,7 +31,9 @@ const take = async () => takeAsPicture(await picture(), props.name)
     <button v-if="account && learns(account) && !kept" class="word-link" :disabled="busy" @click="keep">
       keep it as a study
     </button>
-    <NuxtLink v-else-if="kept" class="word-link" to="/studies" role="status">{{ kept }}</NuxtLink>
+    <span v-else-if="kept" role="status"
+      ><NuxtLink class="word-link" to="/studies">{{ kept }}</NuxtLink></span
+    >
     <button class="word-link" @click="take">take it as a picture</button>
     <span v-if="problem" role="alert">{{ problem }}</span>
   </p>

@@ -61,6 +61,10 @@ const values = computed(() => props.map.masses.map(m => Math.round(m.value)).joi
   display: grid;
   gap: 4px;
 }
+/* On paper the bench's light grey would not be seen. */
+.key > input {
+  accent-color: var(--l30);
+}
 .plain {
   max-width: 460px;
 }

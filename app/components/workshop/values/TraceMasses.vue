@@ -116,6 +116,9 @@ label {
   gap: 6px;
   align-content: start;
 }
+label > input {
+  accent-color: var(--l30);
+}
 @media (max-width: 640px) {
   .trace {
     grid-template-columns: minmax(0, 1fr);
