@@ -17,7 +17,7 @@ import type { WheelName } from '~~/core/wheel/steps'
 
 export interface Mixture {
   readonly described: ColourDescription
-  /** From the first to the second, where two are in it. */
+  /** From the first to the others, where there are others. */
   readonly steps: readonly Step[]
 }
 

@@ -25,7 +25,7 @@ const worker: PaintWorker = {
     const some = parts.filter(p => p.amount > 0)
     return {
       described: describeColour(hex, wheel),
-      steps: some.length === 2 ? stepsBetween([some[0]!.paint, some[1]!.paint], STEPS) : []
+      steps: some.length > 1 ? stepsBetween(some, STEPS) : []
     }
   },
   async recipes(hex, paints) {

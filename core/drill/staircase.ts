@@ -30,7 +30,7 @@ export interface Threshold {
 }
 
 /** Slope of the Weibull function, slips of the hand: what QUEST is used with (Watson & Pelli). */
-const SLOPE = 3.5,
+export const SLOPE = 3.5,
   SLIPS = 0.03
 /** Of the logarithm (base 10) of the usual threshold: how far people lie around it, and the grid's reach and step. */
 const SPREAD = 0.45,

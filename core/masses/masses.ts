@@ -31,27 +31,54 @@ export function massesOf(raster: Raster, count: number): MassMap {
     light = [0, 1, 2].map(c => Float32Array.from({ length: size }, (_, i) => LINEAR_OF_BYTE[data[4 * i + c]])),
     scratch = new Float32Array(size),
     sigma = SQUINT * Math.hypot(width, height)
-  for (const plane of light) blurPlane(plane, { width, height, sigma, scratch })
   const values = Float32Array.from({ length: size }, (_, i) =>
       convertLuminanceToValue(luminanceOf([light[0][i], light[1][i], light[2][i]]))
     ),
+    squinted = values.slice(),
     counts = new Float64Array(BINS)
+  blurPlane(squinted, { width, height, sigma, scratch })
   const binOf = (value: number): number => Math.min(BINS - 1, Math.max(0, Math.floor((value * BINS) / 100)))
-  for (const value of values) counts[binOf(value)]++
+  for (const value of squinted) counts[binOf(value)]++
   const options = naturalBreaks(
       counts,
       Float64Array.from({ length: BINS }, (_, i) => ((i + 0.5) * 100) / BINS),
       count
     ),
-    starts = options.at(-1)?.starts ?? [0]
-  const classOf = Uint8Array.from({ length: BINS }, (_, bin) => starts.filter(s => s <= bin).length - 1),
-    labels = Uint8Array.from(values, value => classOf[binOf(value)])
-  return { width, height, labels, masses: massesWithin({ width, height, labels, count: starts.length }, light) }
+    starts = options.at(-1)?.starts ?? [0],
+    classOf = Uint8Array.from({ length: BINS }, (_, bin) => starts.filter(s => s <= bin).length - 1)
+  const labels = joined(
+    Uint8Array.from(values, value => classOf[binOf(value)]),
+    { width, height, count: starts.length, sigma }
+  )
+  return { width, height, labels, masses: massesWithin({ labels, count: starts.length }, light) }
+}
+
+/**
+ * Each pixel goes to the mass that most around it are in: the values themselves blurred, every edge would have a rim of
+ * the middle one.
+ */
+function joined(
+  labels: Uint8Array,
+  { width, height, count, sigma }: { width: number; height: number; count: number; sigma: number }
+): Uint8Array {
+  const out = new Uint8Array(labels.length),
+    most = new Float32Array(labels.length).fill(-1),
+    scratch = new Float32Array(labels.length)
+  for (let label = 0; label < count; label++) {
+    const inside = Float32Array.from(labels, l => (l === label ? 1 : 0))
+    blurPlane(inside, { width, height, sigma, scratch })
+    for (let i = 0; i < out.length; i++)
+      if (inside[i] > most[i]) {
+        most[i] = inside[i]
+        out[i] = label
+      }
+  }
+  return out
 }
 
 /** What lies in each label. @param light three planes, linear. */
 function massesWithin(
-  { labels, count }: { width: number; height: number; labels: Uint8Array; count: number },
+  { labels, count }: { labels: Uint8Array; count: number },
   light: readonly Float32Array[]
 ): ValueMass[] {
   const sums = Array.from({ length: count }, () => [0, 0, 0, 0])

@@ -32,28 +32,23 @@ export interface Step {
   readonly hex: string
 }
 
-/** From one to the other in so many steps, parts of the brush: 8 : 0, 7 : 1 … 0 : 8. */
+/**
+ * From the first to the rest in so many steps, parts of the brush: 8 : 0, 7 : 1 … 0 : 8.
+ * @param rest one or more, in their own proportion to one another.
+ */
 export function stepsBetween(
-  [from, to]: readonly [OwnPart['paint'], OwnPart['paint']],
+  [first, ...rest]: readonly OwnPart[],
   count: number,
   white: string = USUAL_WHITE.masstone
 ): Step[] {
-  const [p, q] = partsOf(
-    [
-      { paint: from, amount: 1 },
-      { paint: to, amount: 1 }
-    ],
-    white
-  )
+  const [own, ...others] = partsOf([first, ...rest], white),
+    all = others.reduce((sum, p) => sum + p.amount, 0)
   return Array.from({ length: count }, (_, k) => {
     const parts = [count - 1 - k, k] as const
     return {
       parts,
       hex: hexOfLinear(
-        mixedColour([
-          { ...p, amount: parts[0] },
-          { ...q, amount: parts[1] }
-        ])
+        mixedColour([{ ...own, amount: parts[0] }, ...others.map(p => ({ ...p, amount: (parts[1] * p.amount) / all }))])
       )
     }
   })

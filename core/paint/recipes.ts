@@ -83,19 +83,30 @@ const SEEN = LINEAR_BY_WAVELENGTH.filter((_, i) => i % EVERY === 0),
   WHOLE = [0, 1, 2].map(c => SEEN.reduce((sum, of) => sum + of[c], 0)),
   LIGHT = /* @__PURE__ */ SEEN.map(of => of.map((v, c) => v / WHOLE[c]))
 
-/** How far a coarse mixture's colour is from the wanted one, OKLab, squared. */
-function coarselyOff(parts: readonly (readonly [Coarse, number])[], wanted: Oklab): number {
+/** Chosen paints in a proportion, mixed: what white is added to. */
+function stirred(chosen: readonly Coarse[], proportions: readonly number[], into: Coarse): void {
+  const { absorbs, scatters } = into
+  absorbs.fill(0)
+  scatters.fill(0)
+  for (let p = 0; p < chosen.length; p++) {
+    const amount = proportions[p],
+      { absorbs: a, scatters: s } = chosen[p]
+    for (let i = 0; i < absorbs.length; i++) {
+      absorbs[i] += amount * a[i]
+      scatters[i] += amount * s[i]
+    }
+  }
+}
+
+/** How far a coarse mixture's colour is from the wanted one, OKLab, squared. @param share parts of white to it. */
+function coarselyOff(paint: Coarse, { white, share }: { white: Coarse; share: number }, wanted: Oklab): number {
   let r = 0,
     g = 0,
     b = 0
   for (let i = 0; i < LIGHT.length; i++) {
-    let absorbs = 0,
-      scatters = 0
-    for (const [paint, amount] of parts) {
-      absorbs += amount * paint.absorbs[i]
-      scatters += amount * paint.scatters[i]
-    }
-    const reflected = seenOf(absorbs / scatters),
+    const reflected = seenOf(
+        (paint.absorbs[i] + share * white.absorbs[i]) / (paint.scatters[i] + share * white.scatters[i])
+      ),
       light = LIGHT[i]
     r += reflected * light[0]
     g += reflected * light[1]
@@ -138,15 +149,17 @@ interface Start {
 function promising({ paints, white }: PaintBox, wanted: Oklab, wish: Wish): Start[] {
   const coarse = paints.map(coarseOf),
     clear = coarseOf(white)
-  const best: Start[] = []
+  const best: Start[] = [],
+    mixture: Coarse = { absorbs: new Float64Array(LIGHT.length), scatters: new Float64Array(LIGHT.length) }
   for (const chosen of choices(paints.length, wish)) {
+    const of = chosen.map(p => coarse[p])
     let off = Infinity,
       amounts: readonly number[] = []
     for (const proportions of COARSE[chosen.length - 1]) {
       const sum = proportions.reduce((s, v) => s + v, 0)
+      stirred(of, proportions, mixture)
       for (const share of WHITES) {
-        const parts = chosen.map((p, i) => [coarse[p], proportions[i]] as const),
-          found = coarselyOff(share ? [...parts, [clear, share * sum]] : parts, wanted)
+        const found = coarselyOff(mixture, { white: clear, share: share * sum }, wanted)
         if (found < off) [off, amounts] = [found, [...proportions, share * sum]]
       }
     }

@@ -89,17 +89,6 @@ const SHOTS: readonly Shot[] = [
       await takeReading(page, 'focus.intended')
     }
   },
-  {
-    file: 'bench-edges',
-    who: 'tamsin',
-    path: '/bench/8/edges',
-    ready: '[data-reading="edges.falloff"]',
-    then: async page => {
-      await page.getByRole('button', { name: 'try other framings' }).click()
-      await page.locator('.framing canvas').first().waitFor()
-      await page.locator('.framing').scrollIntoViewIfNeeded()
-    }
-  },
   { file: 'bench-verdict', who: 'tamsin', path: '/bench/1/verdict', ready: '.corrections' },
   {
     file: 'bench-trial',
@@ -113,19 +102,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('The target is reached').waitFor()
       await page.locator('canvas[data-tried="1"]').waitFor()
       await page.keyboard.press('c')
-    }
-  },
-  {
-    file: 'class',
-    who: 'tamsin',
-    path: '/classes/1',
-    ready: '.open-table tr',
-    then: async page => {
-      await page.getByRole('button', { name: 'make a code' }).click()
-      await page.getByRole('button', { name: 'bring people in' }).click()
-      await page
-        .getByLabel(/Names, one a line/)
-        .fill('Wren Hale\nPerrin Dale, perrin@harbour\nAda Quill, ada@harbour.example')
     }
   },
   {
@@ -165,7 +141,39 @@ const SHOTS: readonly Shot[] = [
     }
   },
   { file: 'exercise-wall', who: 'tamsin', path: '/exercises/sets/1', ready: '.wall img' },
-  { file: 'exercise-plan', who: 'joss', path: '/exercises/4/plan', ready: '.tries' },
+  {
+    file: 'workshop',
+    who: 'ada',
+    path: '/workshop?want=3d3d52',
+    ready: '.ways li',
+    then: async page => {
+      await page.getByRole('button', { name: 'ultramarine', exact: true }).click()
+      await page.getByRole('button', { name: 'warm yellow', exact: true }).click()
+      await page.getByText('4 : 4').waitFor()
+    }
+  },
+  {
+    file: 'workshop-values',
+    who: 'ada',
+    path: '/workshop/values',
+    ready: '.own img',
+    then: async page => {
+      await page.locator('.own button').nth(1).click()
+      await page.getByText(/values stand at/).waitFor()
+    }
+  },
+  {
+    file: 'workshop-drill',
+    who: 'ada',
+    path: '/workshop/drills',
+    ready: '.drills',
+    then: async page => {
+      await page.getByRole('button', { name: 'go on without looking' }).click()
+      await page.getByText('inside a colour').click()
+      await page.getByRole('button', { name: 'Once more' }).click()
+      await page.locator('.field').waitFor()
+    }
+  },
   {
     file: 'worksheet',
     who: 'joss',

@@ -19,7 +19,7 @@ const short = computed(() => rows.value.length > 0 && rows.value.every(r => r.wo
     <h2>A dark without black</h2>
     <p class="quiet">warm, cool and neither, at value {{ value }}; blacks in your box are left out</p>
     <v-slider v-model="value" :min="4" :max="40" :step="1" label="value" aria-label="Value of the dark" hide-details />
-    <RecipeRows v-if="rows.length" :recipes="rows" />
+    <RecipeRows v-if="rows.length" :recipes="short ? rows.map(r => ({ ...r, words: '' })) : rows" />
     <p v-else-if="answer" class="words">There is nothing to mix a dark of: a deep blue and a brown make one.</p>
     <p v-if="short" class="words">
       These are as dark as your paints go without black. A deeper blue, green or brown would go on.

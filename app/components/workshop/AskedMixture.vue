@@ -5,7 +5,7 @@ import { MOST_IN_MIXTURE } from '~~/core/paint/mixture'
 import { usePaintAnswer } from '~/workshop/usePaintAnswer'
 import { colourInWords } from '~/workshop/told'
 
-/** What do I get: up to four paints in parts, and the strip between two of them. */
+/** What do I get: up to four paints in parts, and the strip from the first to the others. */
 const workshop = useWorkshopStore()
 const { answer, problem } = usePaintAnswer(() => {
   const parts = workshop.inMixture.map(({ paint, amount }) => ({

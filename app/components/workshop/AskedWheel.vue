@@ -27,13 +27,18 @@ const line = computed(() =>
     <ul v-if="answer">
       <li v-for="step in answer" :key="step.step" :class="{ missing: !step.reached }">
         <i :style="{ background: step.hex ?? 'transparent' }" :class="{ none: !step.hex }" />
-        <span class="step">{{ stepWords(step.step) }}</span>
+        <span class="step"
+          ><button class="plain" title="how do I get it" @click="workshop.wanted = step.anchor">
+            {{ stepWords(step.step) }}
+          </button></span
+        >
         <span class="quiet">{{ step.hex ? partsInWords(step.parts) : 'nothing near it' }}</span>
         <span class="quiet share">{{ step.hex ? wholePercent(Math.min(1, step.share)) : '' }}</span>
       </li>
     </ul>
     <p v-if="answer" class="quiet under">
-      at the right: how strong it is, of the wheel’s own; under 60 % a step counts as not reached
+      at the right: how strong it is, of the wheel’s own; under 60 % a step counts as not reached. Press a step to want
+      it.
     </p>
     <p v-if="problem" role="alert">{{ problem }}</p>
   </div>

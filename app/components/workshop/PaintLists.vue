@@ -28,7 +28,12 @@ const lacking = computed(() =>
     .map(list => ({ ...list, paints: list.paints.filter(p => !own.value.has(p.name)) }))
     .filter(list => list.paints.length > 0)
 )
-const led = computed(() => workshop.lists.filter(l => l.mayChange))
+/** Those that one sets, where they are not the box as it is. */
+const led = computed(() =>
+  workshop.lists.filter(
+    l => l.mayChange && l.paints.map(p => p.name).join() !== workshop.paints.map(p => p.name).join()
+  )
+)
 </script>
 
 <template>
@@ -71,6 +76,9 @@ const led = computed(() => workshop.lists.filter(l => l.mayChange))
   padding-top: 6px;
   font-size: 13px;
   color: var(--quiet);
+}
+.lists button {
+  text-align: left;
 }
 .row {
   display: flex;

@@ -138,10 +138,14 @@ it('cautions name what is toxic in the box once, then the medium’s, and defer 
 })
 
 it('a strip goes from one paint to the other in parts of the brush, and a mixture of nothing is none', () => {
-  const steps = stepsBetween([BOX[0]!, BOX[1]!], 9)
+  const one = (i: number, amount = 1) => ({ paint: BOX[i]!, amount }),
+    steps = stepsBetween([one(0), one(1)], 9)
   expect(steps.map(s => s.parts.join(':'))[2]).toBe('6:2')
   expect(off(steps[0]!.hex, BOX[0]!.masstone)).toBeLessThan(0.5)
   expect(off(steps[8]!.hex, BOX[1]!.masstone)).toBeLessThan(0.5)
+  // Of three, the others go in together, in their own proportion.
+  const three = stepsBetween([one(0), one(1, 2), one(3, 4)], 5)
+  expect(three[4]!.hex).toBe(mixtureOf([one(1), one(3, 2)]))
   expect(mixtureOf([{ paint: BOX[0]!, amount: 0 }])).toBeNull()
   expect(hexOfLinear(linearOfHex(mixtureOf([{ paint: BOX[0]!, amount: 2 }])!))).toBe(BOX[0]!.masstone)
 })

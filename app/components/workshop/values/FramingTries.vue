@@ -72,7 +72,7 @@ const take = async ({ name, crop }: FramingRead) => takeAsPicture(await pictureF
       <figure v-for="f in framings" :key="f.name">
         <canvas :ref="el => put(el, f.crop)" role="img" :aria-label="f.name" />
         <figcaption>
-          <b>{{ f.name }}</b> <span class="quiet">{{ framingWords(f) }}</span>
+          <b>{{ f.name }}</b>&ensp;<span class="quiet">{{ framingWords(f) }}</span>
           <p class="row">
             <NuxtLink v-if="kept.includes(f.name)" class="word-link" to="/studies">Kept with your studies.</NuxtLink>
             <button v-else-if="account && learns(account)" class="word-link" :disabled="busy" @click="keep(f)">

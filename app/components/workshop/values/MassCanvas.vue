@@ -24,6 +24,7 @@ onMounted(draw)
 
 <style scoped>
 canvas {
-  width: 100%;
+  max-width: 100%;
+  max-height: 300px;
 }
 </style>

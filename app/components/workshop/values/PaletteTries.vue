@@ -30,7 +30,7 @@ const palette = (i: number) =>
       <figure v-for="(tried, i) in answer" :key="tried.title">
         <MassCanvas :map="map" :hexes="hexes(i)" :label="tried.title" />
         <figcaption>
-          <b>{{ tried.title }}</b>
+          <b>{{ tried.title }}</b>&ensp;
           <span class="quiet"> {{ tried.paints.join(', ') }}</span>
           <ul>
             <li v-for="(mass, k) in tried.masses" :key="k">

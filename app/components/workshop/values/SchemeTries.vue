@@ -30,32 +30,41 @@ const values = computed(() => props.map.masses.map(m => Math.round(m.value)).joi
       </label>
       <p class="quiet">values stand at {{ values }}</p>
     </div>
-    <figure class="plain">
+    <figure>
       <MassCanvas :map="map" :hexes="plain" label="In one hue" />
       <figcaption>in one hue</figcaption>
     </figure>
-    <div class="three">
-      <figure v-for="(hexes, v) in variants" :key="v">
-        <MassCanvas :map="map" :hexes="hexes" :label="`In the scheme, ${v + 1}`" />
-        <figcaption>
-          <span class="chips"><i v-for="hex in hexes" :key="hex" :style="{ background: hex }" /></span>
-          <KeepTry :map="map" :hexes="hexes" :name="`in-colour-${v + 1}`" />
-        </figcaption>
-      </figure>
-    </div>
+    <figure v-for="(hexes, v) in variants" :key="v">
+      <MassCanvas :map="map" :hexes="hexes" :label="`In the scheme, ${v + 1}`" />
+      <figcaption>
+        <span class="chips">
+          <NuxtLink
+            v-for="hex in hexes"
+            :key="hex"
+            :to="{ path: '/workshop', query: { want: hex.slice(1) } }"
+            :style="{ background: hex }"
+            title="how do I get it"
+            :aria-label="`How do I get ${hex}`"
+          />
+        </span>
+        <KeepTry :map="map" :hexes="hexes" :name="`in-colour-${v + 1}`" />
+      </figcaption>
+    </figure>
   </div>
 </template>
 
 <style scoped>
 .tries {
   display: grid;
-  grid-template-columns: 250px minmax(0, 1fr);
-  gap: 24px;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 20px;
 }
 .set {
+  grid-column: 1 / -1;
   display: grid;
-  gap: 16px;
-  align-content: start;
+  grid-template-columns: 240px minmax(0, 420px) auto;
+  gap: 8px 34px;
+  align-items: center;
 }
 .key {
   display: grid;
@@ -65,15 +74,6 @@ const values = computed(() => props.map.masses.map(m => Math.round(m.value)).joi
 .key > input {
   accent-color: var(--l30);
 }
-.plain {
-  max-width: 460px;
-}
-.three {
-  grid-column: 1 / -1;
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 20px;
-}
 figcaption {
   padding-top: 6px;
   color: var(--quiet);
@@ -82,13 +82,15 @@ figcaption {
   display: flex;
   margin-bottom: 4px;
 }
-.chips i {
-  width: 30px;
-  height: 14px;
+.chips a {
+  width: 34px;
+  height: 24px;
 }
-@media (max-width: 640px) {
-  .tries,
-  .three {
+@media (max-width: 820px) {
+  .tries {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  .set {
     grid-template-columns: minmax(0, 1fr);
   }
 }
