@@ -5,7 +5,8 @@ import { parseArgs, type ParseArgsConfig } from 'node:util'
 export class UsageError extends Error {}
 
 /**
- * @param what has to be named; null where options say everything. @throws UsageError for an unknown or valueless option,
+ * @param what has to be named; null where options say everything. @throws UsageError for an unknown or valueless
+ * option,
  * or when nothing is named.
  */
 export function readArguments<T extends NonNullable<ParseArgsConfig['options']>>(

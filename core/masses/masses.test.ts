@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../numeric/random'
 import { createRaster } from '../picture/raster'
 import { linearOfHex } from '../colour/srgb'
-import { PIGMENTS } from '../paint/pigments'
+import { CLASS_BOX } from '../testing/box'
 import { boxOf } from '../paint/own'
 import { palettesOn } from '../paint/asked/palettes'
 import { SCHEMES } from '../wheel/schemes'
@@ -75,23 +75,8 @@ describe('masses', () => {
 })
 
 it('palettes are five, of few of one’s own paints, and hold the values of the masses', () => {
-  const names = [
-      'ultramarine',
-      'warm yellow',
-      'lemon yellow',
-      'warm red',
-      'quinacridone rose',
-      'burnt sienna',
-      'phthalocyanine green',
-      'cerulean blue',
-      'burnt umber',
-      'titanium white'
-    ],
-    own = boxOf(
-      names.map(name => ({ ...PIGMENTS.find(p => p.name === name)!, medium: 'gouache' as const, pigment: '' }))
-    )
   const wanted = ['#3d3d52', '#8c8d7a', '#d9c9a8'],
-    tried = palettesOn(wanted.map(linearOfHex), own, 'painter')
+    tried = palettesOn(wanted.map(linearOfHex), boxOf(CLASS_BOX), 'painter')
   expect(tried).toHaveLength(5)
   expect(new Set(tried.map(t => [...t.paints].sort().join())).size).toBe(5)
   for (const { paints, masses } of tried) {

@@ -5,7 +5,9 @@ import { naturalBreaks } from '../numeric/breaks'
 import { blurPlane } from '../picture/blur'
 import type { Raster } from '../picture/raster'
 
-/** @property value L*, the mean of what is in it. @property share of the picture, 0–1. @property light its mean, linear. */
+/**
+ * @property value L*, the mean of what is in it. @property share of the picture, 0–1. @property light its mean, linear.
+ */
 export interface ValueMass {
   readonly value: number
   readonly share: number
@@ -24,7 +26,9 @@ export interface MassMap {
 const SQUINT = 0.012
 const BINS = 256
 
-/** @param raster small, some hundred pixels wide. @param count of masses, 2–6; fewer where there are not so many values. */
+/**
+ * @param raster small, some hundred pixels wide. @param count of masses, 2–6; fewer where there are not so many values.
+ */
 export function massesOf(raster: Raster, count: number): MassMap {
   const { width, height, data } = raster,
     size = width * height,

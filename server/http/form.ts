@@ -53,6 +53,14 @@ export async function withForm<T>(event: H3Event, limits: FormLimits, work: (for
   }
 }
 
+/** A form that is one photograph. @param file of it, gone after the work. @throws AppError invalid without it. */
+export const withPhotograph = <T>(event: H3Event, work: (file: string) => Promise<T>): Promise<T> =>
+  withForm(event, { ...PICTURE_FORM, files: ['picture'] }, ({ files }) => {
+    const file = files.get('picture')
+    if (!file) throw new AppError('invalid', 'The photograph is missing.')
+    return work(file)
+  })
+
 async function read({ node: { req } }: H3Event, limits: FormLimits, files: Map<string, string>): Promise<Form> {
   const longest = limits.files.length * limits.fileBytes + limits.fields * (limits.fieldBytes + 1024)
   if (Number(req.headers['content-length'] ?? 0) > longest) throw new AppError('too-large', limits.tooLong)

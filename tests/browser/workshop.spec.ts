@@ -1,4 +1,6 @@
-/** The workshop as a learner uses it: a box, a mixture, a recipe, the book; values before colour; a drill to its end. */
+/**
+ * The workshop as a learner uses it: a box, a mixture, a recipe, the book; values before colour; a drill to its end.
+ */
 import { expect, test, type Page } from '@playwright/test'
 import { pieceNamed } from '../../demo/manifest'
 import { renderPiece } from '../../demo/render'

@@ -3,7 +3,10 @@ import { pickedColour, lightAt } from '~~/core/paint/picked'
 import type { Rgb } from '~~/core/colour/srgb'
 import { decodeSmall } from '~/workshop/pictures'
 
-/** Places picked off a picture, one after the other, by pointer or by arrow keys; the paper's white first where it is asked. */
+/**
+ * Places picked off a picture, one after the other, by pointer or by arrow keys; the paper's white first where it is
+ * asked.
+ */
 const props = defineProps<{ title: string; places: readonly string[]; white?: boolean }>()
 const emit = defineEmits<{ picked: [readonly string[]]; leave: [] }>()
 const wanted = computed(() => [...(props.white ? ['the white paper beside it'] : []), ...props.places])

@@ -10,7 +10,8 @@ import { PAPERS, type Marker, type Paper } from '../worksheet/worksheet'
 
 /**
  * @property edges long edges that are looked at in turn: markers are found best where a module is a few pixels wide.
- * @property bright share of the photograph that is darker than the paper. @property seldom most photographs have none: where
+ * @property bright share of the photograph that is darker than the paper. @property seldom most photographs have none:
+ * where
  * the first edge shows no marker, no other is tried, and the others are tried about the markers that it shows alone.
  */
 export interface Looking {
@@ -163,7 +164,9 @@ function group<T>(found: readonly Found[], prints: readonly Printed<T>[]): Seen<
   return seen
 }
 
-/** Of a print's own size, that is looked at beyond where one marker says it ends: a marker alone says little of tilt. */
+/**
+ * Of a print's own size, that is looked at beyond where one marker says it ends: a marker alone says little of tilt.
+ */
 const BEYOND = 0.3
 
 /** Where the prints of these markers should lie, with room about them. */

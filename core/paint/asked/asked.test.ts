@@ -4,12 +4,13 @@ import { differenceOf } from '../../colour/difference'
 import { convertLinearToLab, valueOfLinear } from '../../colour/lab'
 import { hexOfLinear, linearOfHex } from '../../colour/srgb'
 import { PAINTER_ANCHORS } from '../../wheel/painter'
+import { CLASS_BOX as BOX, owned } from '../../testing/box'
 import { cautionsFor } from '../cautions'
 import { readPaintList, writePaintList } from '../gpl'
 import { lackingFor } from '../lacking'
 import { mixtureOf, stepsBetween } from '../mixture'
 import { boxOf, isBlack, type OwnPaint } from '../own'
-import { PIGMENTS, pigmentsOf } from '../pigments'
+import { pigmentsOf } from '../pigments'
 import { recipesFor } from '../recipes'
 import { darksAt } from './dark'
 import { mudOf } from './mud'
@@ -17,24 +18,6 @@ import { mutedOf } from './muted'
 import { wheelOfPaints } from './reach'
 import { shadowOf } from './shadow'
 
-const owned = (...names: string[]): OwnPaint[] =>
-  names.map(name => {
-    const { masstone, tint, index } = PIGMENTS.find(p => p.name === name)!
-    return { name, medium: 'gouache', pigment: index, masstone, tint }
-  })
-const BOX = owned(
-  'ultramarine',
-  'warm yellow',
-  'lemon yellow',
-  'warm red',
-  'quinacridone rose',
-  'burnt sienna',
-  'phthalocyanine green',
-  'cerulean blue',
-  'burnt umber',
-  'carbon black',
-  'titanium white'
-)
 const own = boxOf(BOX)
 const off = (p: string, q: string): number =>
   differenceOf(convertLinearToLab(linearOfHex(p)), convertLinearToLab(linearOfHex(q)))

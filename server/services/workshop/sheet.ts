@@ -26,7 +26,10 @@ export async function swatchPage(account: Account, ids: readonly number[], paper
   }
 }
 
-/** @param file of the photograph, which is not kept. @returns how many were read. @throws AppError in words of what is missing. */
+/**
+ * @param file of the photograph, which is not kept. @returns how many were read. @throws AppError in words of what is
+ * missing.
+ */
 export async function takeSwatches(account: Account, file: string): Promise<number> {
   const who = `${account.id}`
   await takeApart(file, { what: 'The photograph', who })
