@@ -25,6 +25,8 @@ const settingsSchema = z.object({
     .enum(['0', '1'])
     .default('0')
     .transform(v => v === '1'),
+  /** A loopback port on which a machine that watches may ask how it goes; none without. */
+  CRITICA_METRICS_PORT: z.coerce.number().int().min(1).max(65535).optional(),
   /** Addresses of the proxies in front, by commas: what they say of a sender's address is believed. */
   CRITICA_TRUSTED_PROXY: z
     .string()

@@ -36,6 +36,22 @@ export const useWorkshopStore = defineStore('workshop', () => {
       await load()
     })
 
+  /** What was taken out last: a slip of the hand is made good by putting it back. */
+  const out = shallowRef<{ readonly name: string; readonly back: () => Promise<boolean> } | null>(null)
+  const backIn = (path: string, body: unknown) => async (): Promise<boolean> => {
+    const done = await change(path, 'POST', body)
+    if (done) out.value = null
+    return done
+  }
+  async function drop(paint: KeptPaint): Promise<void> {
+    if (await change(`/workshop/paints/${paint.id}`, 'DELETE'))
+      out.value = { name: paint.name, back: backIn('/workshop/paints', { paints: [paint] }) }
+  }
+  async function dropSwatch(swatch: KeptSwatch): Promise<void> {
+    if (await change(`/workshop/swatches/${swatch.id}`, 'DELETE'))
+      out.value = { name: swatch.note || 'the swatch', back: backIn('/workshop/swatches', swatch) }
+  }
+
   const ask = ref<WorkshopAsk>('mixture'),
     /** Parts of the mixture, by the ids of their paints. */
     parts = ref<Readonly<Record<number, number>>>({}),
@@ -56,11 +72,12 @@ export const useWorkshopStore = defineStore('workshop', () => {
     load: () => act(load),
     add: (some: readonly PaintInput[]) => change('/workshop/paints', 'POST', { paints: some }),
     set: (id: number, paint: PaintInput) => change(`/workshop/paints/${id}`, 'PUT', paint),
-    drop: (id: number) => change(`/workshop/paints/${id}`, 'DELETE'),
+    drop,
+    out,
     keep: (swatch: SwatchInput) => change('/workshop/swatches', 'POST', swatch),
     note: (id: number, note: string) => change(`/workshop/swatches/${id}`, 'PUT', { note }),
     forgetRead: (id: number) => change(`/workshop/swatches/${id}`, 'PUT', { read: null }),
-    dropSwatch: (id: number) => change(`/workshop/swatches/${id}`, 'DELETE'),
+    dropSwatch,
     setList: (classId: number, some: readonly PaintInput[]) =>
       change(`/classes/${classId}/paints`, 'PUT', { paints: some }),
     ask,

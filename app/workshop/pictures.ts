@@ -17,6 +17,8 @@ export async function decodeSmall(blob: Blob): Promise<ImageData> {
   return context.getImageData(0, 0, width, height)
 }
 
+/** One's own pieces that are offered: older ones can be brought as files. */
+const LATEST = 12
 const sourceOf = (id: number): string => `/api/submissions/${id}/picture/display`
 
 /** The piece that one came from, and a learner's own latest ones; whoever hands nothing in has none of those. */
@@ -24,7 +26,10 @@ export function ownPictures() {
   const { account } = useSessionStore(),
     { query } = useRoute(),
     from = typeof query.piece === 'string' && /^\d+$/.test(query.piece) ? Number(query.piece) : null
-  const { data, problem } = useApiData(piecePageSchema, account && learns(account) ? '/submissions' : null)
+  const { data, problem } = useApiData(
+    piecePageSchema,
+    account && learns(account) ? `/submissions?most=${LATEST}` : null
+  )
   return {
     problem,
     data: computed(() => [

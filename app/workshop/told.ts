@@ -1,6 +1,12 @@
-/** A colour in words, as the workshop says it. */
+/** A colour and a pigment in words, as the workshop says them. */
 import { stepWords } from '~~/core/critique/words'
+import type { Pigment } from '~~/core/paint/pigments'
 import type { ColourDescription } from '~~/core/wheel/describe'
+
+const LASTS = { I: 'lasts longest', II: 'lasts long', III: 'fades in years', IV: 'fades', V: 'fades fast' } as const
+const OPACITY = { transparent: 'transparent', half: 'half opaque', opaque: 'opaque' } as const
+export const pigmentWords = ({ index, opacity, lasts }: Pigment): string =>
+  `${index} · ${OPACITY[opacity]} · ${LASTS[lasts]} (${lasts})`
 
 /** Under this, of 100, it is neither warm nor cool. */
 const NEITHER = 5

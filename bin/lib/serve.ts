@@ -4,7 +4,7 @@ import { chownSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'n
 import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { countAccounts, countOwners } from '../../server/db/people/accounts'
-import { migrate } from '../../server/db/migrate'
+import { migrate, NewerTables } from '../../server/db/migrate'
 import { closePool, openPool, transaction } from '../../server/db/pool'
 import { makeLink, pathOf } from '../../server/services/entering/links'
 import { endChild, endProcess, runs } from './processes'
@@ -20,7 +20,9 @@ export async function prepareDatabase(url: string): Promise<{ readonly empty: bo
     await pool.query('SELECT 1').catch((error: Error) => {
       throw new Stop(`the database does not answer: ${error.message}`)
     })
-    const applied = await migrate(pool, join(ROOT, 'server/db/migrations'))
+    const applied = await migrate(pool, join(ROOT, 'server/db/migrations')).catch((error: unknown) => {
+      throw error instanceof NewerTables ? new Stop(error.message) : error
+    })
     if (applied.length > 0) step(`database brought up to date: ${applied.join(', ')}`)
     return { empty: (await countAccounts(pool)) === 0, ownerless: (await countOwners(pool)) === 0 }
   } finally {

@@ -38,13 +38,17 @@ const CARE: Readonly<Record<Medium, Parameters<typeof careFor>[0]>> = {
 }
 const SOLVENT = /solvent/
 
+/** What one paint's pigments ask for; nothing for most. */
+export function hazardOf({ name, pigment }: Pick<OwnPaint, 'name' | 'pigment'>): string[] {
+  const found = new Set<string>()
+  for (const { hazard } of pigmentsOf(pigment)) if (hazard && OF[hazard]) found.add(OF[hazard])
+  for (const [words, sentence] of IN_WORDS) if (words.test(name)) found.add(sentence)
+  return [...found]
+}
+
 /** @returns sentences in the order they are needed; none where nothing is owned. */
 export function cautionsFor(paints: readonly Pick<OwnPaint, 'name' | 'pigment' | 'medium'>[]): string[] {
-  const found = new Set<string>()
-  for (const { name, pigment } of paints) {
-    for (const { hazard } of pigmentsOf(pigment)) if (hazard && OF[hazard]) found.add(OF[hazard])
-    for (const [words, sentence] of IN_WORDS) if (words.test(name)) found.add(sentence)
-  }
+  const found = new Set(paints.flatMap(hazardOf))
   for (const medium of new Set(paints.map(p => p.medium)))
     for (const sentence of careFor(CARE[medium]))
       // Water cleans what water thins.

@@ -17,7 +17,14 @@ export function statementsOf(sql: string): string[] {
     .filter(s => s !== '')
 }
 
-/** @returns the names of the files applied now. @throws Error naming the file that failed. */
+/** Tables that a later version has changed: what this one would write to them, nobody knows. */
+export class NewerTables extends Error {
+  constructor(names: readonly string[]) {
+    super(`the database was brought up to date by a newer version of Critica (${names.join(', ')}): start that one`)
+  }
+}
+
+/** @returns the names of the files applied now. @throws NewerTables, and Error naming the file that failed. */
 export async function migrate(pool: Pool, folder: string): Promise<string[]> {
   const connection = await pool.getConnection()
   try {
@@ -28,6 +35,8 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
     const [rows] = await connection.query<Row[]>('SELECT name FROM migrations')
     const done = new Set(rows.map(row => String(row.name)))
     const files = (await readdir(folder)).filter(f => /^\d{4}_.+\.sql$/.test(f)).sort()
+    const newer = [...done].filter(name => name > (files.at(-1) ?? ''))
+    if (newer.length > 0) throw new NewerTables(newer)
     const applied: string[] = []
     for (const file of files.filter(f => !done.has(f))) {
       try {

@@ -57,6 +57,11 @@ export class Lane {
     return this.queue.run(task.who, () => this.inProcess<T>({ signal, ...task }), signal)
   }
 
+  /** Tasks that wait for a process. */
+  get waiting(): number {
+    return this.queue.length
+  }
+
   /** Ends every process, whatever it is at. */
   close(): void {
     for (const { timer } of this.idle) clearTimeout(timer)

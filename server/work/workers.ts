@@ -71,6 +71,14 @@ export function closeWorkers(): void {
   lanes = null
 }
 
+/** Tasks that wait, by lane. */
+export const workersWaiting = (): Readonly<Record<keyof Lanes, number>> => ({
+  picture: lanes?.picture.waiting ?? 0,
+  full: lanes?.full.waiting ?? 0,
+  passwords: lanes?.passwords.waiting ?? 0
+})
+export const workersOpen = (): boolean => lanes !== null
+
 function workers(): Lanes {
   if (!lanes) throw new Error('the workers are not open')
   return lanes

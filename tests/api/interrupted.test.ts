@@ -1,6 +1,7 @@
 /** A measurement that a killed server left half done is taken up by the next one; migrating twice changes nothing. */
 import type { ChildProcess } from 'node:child_process'
 import { createHash } from 'node:crypto'
+import { readdirSync } from 'node:fs'
 import { createPool } from 'mysql2/promise'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
@@ -8,6 +9,7 @@ import { afterEach, expect, it, vi } from 'vitest'
 import { endChild } from '../../bin/lib/processes'
 import { REPORT_VERSION } from '../../core/measure/report'
 import { migrate, statementsOf } from '../../server/db/migrate'
+import { NEWEST_MIGRATION } from '../../server/db/schema'
 import { anotherServer, database, Person, picture } from './client'
 
 let second: ChildProcess | null = null
@@ -81,6 +83,11 @@ it('migrates again without a change, also when the record of it was lost', async
   expect(await migrate(pool, folder)).toEqual([])
   await pool.query("DELETE FROM migrations WHERE name LIKE '0001%' OR name LIKE '0013%'")
   expect(await migrate(pool, folder)).toEqual(['0001_first.sql', '0013_house.sql'])
+  // Older code leaves tables alone that a later one has changed.
+  await pool.query("INSERT INTO migrations (name) VALUES ('9999_later.sql')")
+  await expect(migrate(pool, folder)).rejects.toThrow('a newer version of Critica (9999_later.sql)')
+  await pool.query("DELETE FROM migrations WHERE name = '9999_later.sql'")
+  expect(readdirSync(folder).sort().at(-1)).toBe(NEWEST_MIGRATION)
   const [rows] = await pool.query<RowDataPacket[]>('SELECT COUNT(*) n FROM submissions')
   expect(rows[0].n).toBeGreaterThan(10)
   await pool.end()

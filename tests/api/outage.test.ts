@@ -56,10 +56,18 @@ it('a database killed while pieces are measured leaves none of them stuck when i
   await once(house.database.process, 'exit')
   expect((await instructor.fetch('/submissions')).status).toBe(503)
   expect((await instructor.json('POST', `/submissions/${ids[0]}/measure`)).status).toBe(503)
+  expect((await fetch(`${house.origin}/healthz`)).status).toBe(200)
+  const waiting = await fetch(`${house.origin}/readyz`)
+  expect([waiting.status, await waiting.json()]).toEqual([
+    503,
+    { database: 'away', tables: 'unknown', workers: 'open' }
+  ])
   await house.startDatabase()
   // Nobody hands anything in, and nobody asks: it is taken up all the same.
   await allMeasured()
   expect((await instructor.fetch('/submissions')).status).toBe(200)
+  const ready = await fetch(`${house.origin}/readyz`)
+  expect([ready.status, await ready.json()]).toEqual([200, { database: 'here', tables: 'right', workers: 'open' }])
 })
 
 it('a server killed while it takes work in loses none that it had answered for, and its scratch goes with the next', async () => {

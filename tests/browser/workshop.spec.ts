@@ -60,6 +60,10 @@ test('a box is filled, two paints are mixed, a wanted colour gets its recipes, a
   })
   await expect(page.getByText('Row 2: This is not a colour')).toBeVisible()
 
+  // A slip of the hand is made good.
+  await page.getByRole('button', { name: 'Take out my yellow' }).click()
+  await expect(page.getByText('Taken out: my yellow.')).toBeVisible()
+  await page.getByRole('button', { name: 'put it back' }).click()
   await page.getByRole('button', { name: 'ultramarine', exact: true }).click()
   await page.getByRole('button', { name: 'my yellow', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Ultramarine and my yellow' })).toBeVisible()

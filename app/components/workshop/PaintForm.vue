@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { hazardOf } from '~~/core/paint/cautions'
+import { pigmentWords } from '~/workshop/told'
 import { MEDIUMS, type Medium } from '~~/core/paint/own'
 import { PIGMENTS, type Pigment } from '~~/core/paint/pigments'
 import { paintInputSchema, type KeptPaint, type PaintInput } from '~~/shared/workshop'
@@ -14,11 +16,10 @@ const name = ref(props.paint?.name ?? ''),
   tint = ref<string | null>(props.paint?.tint ?? null),
   picking = ref(false),
   problem = ref('')
-const LASTS = { I: 'lasts longest', II: 'lasts long', III: 'fades in years', IV: 'fades', V: 'fades fast' } as const
 const known = PIGMENTS.map(p => ({
   title: p.name,
   value: p,
-  props: { subtitle: `${p.index} · ${p.opacity} · ${LASTS[p.lasts]} (${p.lasts})` }
+  props: { subtitle: pigmentWords(p) }
 }))
 /** Whatever was typed is a name; what was chosen brings its colours, which are ours and may be corrected. */
 function take(found: string | Pigment | null) {
@@ -29,6 +30,8 @@ function take(found: string | Pigment | null) {
   masstone.value = found.masstone
   tint.value = found.tint
 }
+/** What its pigment asks for, before it is in the box. */
+const caution = computed(() => hazardOf({ name: name.value, pigment: pigment.value })[0])
 function picked([own, light]: readonly string[]) {
   picking.value = false
   if (own) masstone.value = own
@@ -69,6 +72,7 @@ function keep() {
     <p v-if="pigment" class="quiet small">
       Colours from the list are ours, of no maker’s paint: your own swatch is better.
     </p>
+    <p v-if="caution" class="quiet small">{{ caution }}</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <div class="acts">
       <v-btn type="submit" color="primary" variant="flat" :loading="workshop.busy">Keep it</v-btn>

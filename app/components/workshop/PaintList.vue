@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiPencilOutline } from '@mdi/js'
+import { pigmentsOf } from '~~/core/paint/pigments'
+import { pigmentWords } from '~/workshop/told'
 import type { KeptPaint, PaintInput } from '~~/shared/workshop'
 
 /** Own paints with their tints: what is pressed is mixed, or is what is asked about. */
@@ -19,6 +21,9 @@ function press({ id }: KeptPaint) {
     workshop.parts = { ...workshop.parts, [id]: workshop.parts[id] ? 0 : 1 }
   }
 }
+/** Opacity and lightfastness where the pigment is on the list. */
+const titleOf = ({ pigment }: KeptPaint): string | undefined =>
+  pigmentsOf(pigment).map(pigmentWords).join('; ') || pigment || undefined
 async function keep(paint: PaintInput) {
   const done = editing.value === 'new' ? await workshop.add([paint]) : await workshop.set(editing.value!.id, paint)
   if (done) editing.value = null
@@ -31,7 +36,7 @@ async function keep(paint: PaintInput) {
     <p class="quiet">{{ line }}</p>
     <ul>
       <li v-for="paint in workshop.paints" :key="paint.id">
-        <button class="paint" :aria-pressed="pressed(paint)" :title="paint.pigment || undefined" @click="press(paint)">
+        <button class="paint" :aria-pressed="pressed(paint)" :title="titleOf(paint)" @click="press(paint)">
           <i :style="{ background: paint.masstone }" />
           <i class="tint" :style="{ background: paint.tint ?? 'transparent' }" :class="{ none: !paint.tint }" />
           <span>{{ paint.name }}</span>
@@ -39,7 +44,7 @@ async function keep(paint: PaintInput) {
         <button class="small" :aria-label="`Change ${paint.name}`" title="change" @click="editing = paint">
           <v-icon :icon="mdiPencilOutline" size="15" />
         </button>
-        <button class="small" :aria-label="`Take out ${paint.name}`" title="take out" @click="workshop.drop(paint.id)">
+        <button class="small" :aria-label="`Take out ${paint.name}`" title="take out" @click="workshop.drop(paint)">
           <v-icon :icon="mdiClose" size="15" />
         </button>
       </li>
@@ -52,6 +57,10 @@ async function keep(paint: PaintInput) {
       @leave="editing = null"
     />
     <p v-else><button class="word-link" @click="editing = 'new'">add one</button></p>
+    <p v-if="workshop.out" role="status">
+      Taken out: {{ workshop.out.name }}.
+      <button class="word-link" :disabled="workshop.busy" @click="workshop.out.back()">put it back</button>
+    </p>
     <PaintLists />
     <p v-if="workshop.problem" role="alert">{{ workshop.problem }}</p>
   </section>

@@ -104,6 +104,7 @@ function key(event: KeyboardEvent) {
 <style scoped>
 .pick {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   padding: 20px 24px;
   background: var(--paper);

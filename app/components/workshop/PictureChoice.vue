@@ -39,6 +39,7 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
   flex-wrap: wrap;
   gap: 10px 24px;
   align-items: center;
+  min-width: 0;
 }
 .over {
   outline: 2px dashed var(--l30);
@@ -49,6 +50,7 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: take })
   gap: 8px;
   overflow-x: auto;
   max-width: 100%;
+  min-width: 0;
 }
 .own img {
   height: 64px;

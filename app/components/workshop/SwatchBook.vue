@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
 import { format } from 'date-fns'
 import { cautionsFor } from '~~/core/paint/cautions'
 import { partsInWords } from '~~/core/paint/told'
@@ -12,10 +13,17 @@ const one = computed<KeptSwatch | null>(
 )
 const cautions = computed(() => cautionsFor(workshop.paints))
 const note = ref('')
-watch(one, swatch => (note.value = swatch?.note ?? ''), { immediate: true })
+watch(
+  () => one.value?.id,
+  () => (note.value = one.value?.note ?? ''),
+  { immediate: true }
+)
+/** Written a moment after the last letter, and when the field is left. */
+const SOON_MS = 800
 async function write() {
   if (one.value && note.value !== one.value.note) await workshop.note(one.value.id, note.value)
 }
+const writeSoon = useDebounceFn(write, SOON_MS)
 const want = (hex: string) => (workshop.wanted = hex)
 </script>
 
@@ -36,7 +44,7 @@ const want = (hex: string) => (workshop.wanted = hex)
       </button>
     </div>
     <template v-if="one">
-      <v-textarea v-model="note" label="Note" :rows="1" @change="write" />
+      <v-textarea v-model="note" label="Note" :rows="1" @update:model-value="writeSoon" @change="write" />
       <p class="quiet small">
         {{ format(new Date(one.keptAt), 'd MMMM yyyy') }}
         <template v-if="one.parts.length"> · {{ partsInWords(one.parts) }}</template>
@@ -47,7 +55,7 @@ const want = (hex: string) => (workshop.wanted = hex)
       </p>
       <p class="row">
         <button class="word-link" @click="want(one.hexes[0]!)">how do I get it</button>
-        <button class="word-link" :disabled="workshop.busy" @click="workshop.dropSwatch(one.id)">take it out</button>
+        <button class="word-link" :disabled="workshop.busy" @click="workshop.dropSwatch(one)">take it out</button>
       </p>
       <SwatchSheet />
     </template>

@@ -76,6 +76,7 @@ watch(modes, some => {
 <style scoped>
 .from {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   padding: 12px 0 18px;
 }

@@ -92,6 +92,15 @@ async function nextFree(db: Db): Promise<number | null> {
   return null
 }
 
+/** How many wait to be measured, and how long the first of them has. */
+export async function countQueued(db: Db): Promise<{ readonly count: number; readonly ageSeconds: number }> {
+  const [rows] = await db.execute<Row[]>(
+    `SELECT COUNT(*) AS n, COALESCE(TIMESTAMPDIFF(SECOND, MIN(updated_at), UTC_TIMESTAMP(3)), 0) AS age
+     FROM measurements WHERE state = 'queued'`
+  )
+  return { count: Number(rows[0]!.n), ageSeconds: Number(rows[0]!.age) }
+}
+
 /**
  * Takes a measurement that is queued, or that somebody took who is not heard of any more. Run in a
  * transaction: the row is locked until it is marked.

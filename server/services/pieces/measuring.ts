@@ -19,6 +19,7 @@ import { databaseAway } from '../../db/outage'
 import { findPictureBytes } from '../../db/pieces/pictures'
 import { db, transaction } from '../../db/pool'
 import { measureStored } from '../../work/workers'
+import { measuring } from '../running/metrics'
 import { compareAhead } from '../versions/comparing'
 import { knownOf } from './knowing'
 
@@ -91,6 +92,7 @@ async function drain(): Promise<void> {
 }
 
 async function measureJob({ submissionId, learnerId, asked, source, exercise }: MeasurementJob): Promise<void> {
+  const told = measuring.startTimer()
   const renewing = setInterval(() => void renewLease(db(), submissionId).catch(() => {}), RENEW_MS)
   try {
     const [display, reference, known] = await Promise.all([
@@ -121,6 +123,7 @@ async function measureJob({ submissionId, learnerId, asked, source, exercise }: 
       'The picture could not be measured. Try again; if it fails twice, the file may be damaged.'
     )
   } finally {
+    told()
     clearInterval(renewing)
   }
 }

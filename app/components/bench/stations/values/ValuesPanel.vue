@@ -46,10 +46,15 @@ const blacks = computed(() => (patches.value ?? []).filter(p => p.share >= LEAST
         <li v-for="(p, i) in blacks" :key="i">
           <span v-if="blacks.length > 1">{{ placeWords(p) }}</span>
           <span class="instead"
-            ><i v-for="hex in p.blacks" :key="hex" :style="{ background: hex }" :title="hex"
-              ><span class="visually-hidden">{{ hex }}</span></i
-            ></span
-          >
+            ><NuxtLink
+              v-for="hex in p.blacks"
+              :key="hex"
+              :to="{ path: '/workshop', query: { want: hex.slice(1) } }"
+              :style="{ background: hex }"
+              title="how do I get it"
+              :aria-label="`How do I get ${hex}`"
+            />
+          </span>
         </li>
       </ul>
     </div>
@@ -97,7 +102,7 @@ li {
   gap: 4px;
   align-items: center;
 }
-.instead i {
+.instead a {
   width: 26px;
   height: 14px;
   border: 1px solid var(--l60);

@@ -1,0 +1,81 @@
+/**
+ * `bin/backup FILE`: every table as it was at one moment, by Debian's own dump, streamed and compressed; the secrets in
+ * a file of their own, since who holds both can sign in as anybody.
+ */
+import { spawn } from 'node:child_process'
+import { createWriteStream, existsSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { open, rename } from 'node:fs/promises'
+import { resolve } from 'node:path'
+import { PassThrough, Transform } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { createGzip } from 'node:zlib'
+import { BACKUP_MARK, DUMP_END, secretsFile } from './backup-file'
+import { secretsOf } from './database'
+import { clientArguments, reachDatabase } from './reach'
+import { readSettings } from './settings'
+import { main, step, Stop } from './step'
+
+/** Compressing is half the time at the usual level, and pictures are compressed already. */
+const LEVEL = 1
+/** Bytes of the dump's end that are looked at. */
+const TAIL = 200
+
+const DUMP = ['--single-transaction', '--quick', '--hex-blob', '--skip-lock-tables', '--no-tablespaces']
+
+/** @returns bytes of the dump. @throws Stop where the dump did not come to its end. */
+async function dumpTo(url: string, part: string): Promise<number> {
+  const { args, env } = clientArguments(url),
+    dump = spawn('mariadb-dump', [args[0]!, ...DUMP, ...args.slice(1)], { env, stdio: ['ignore', 'pipe', 'pipe'] })
+  let said = '',
+    tail = '',
+    bytes = 0
+  dump.stderr.on('data', (text: Buffer) => (said += text.toString()))
+  const ended = new Promise<number | null>((done, broken) => dump.once('error', broken).once('close', done))
+  const watched = new Transform({
+      transform(chunk: Buffer, _, next) {
+        bytes += chunk.length
+        tail = (tail + chunk.subarray(-TAIL).toString('latin1')).slice(-TAIL)
+        next(null, chunk)
+      }
+    }),
+    marked = new PassThrough()
+  marked.write(BACKUP_MARK)
+  const written = pipeline(marked, createGzip({ level: LEVEL }), createWriteStream(part, { mode: 0o600 }))
+  await Promise.all([pipeline(dump.stdout, watched, marked), written])
+  if ((await ended) !== 0 || !tail.includes(DUMP_END))
+    throw new Stop(`the backup did not come to its end: ${said.trim() || 'the dump broke off'}`)
+  return bytes
+}
+
+/** On the disk, and not only on its way there. */
+async function settle(part: string, file: string): Promise<void> {
+  const handle = await open(part)
+  await handle.sync()
+  await handle.close()
+  await rename(part, file)
+}
+
+main(async () => {
+  const [name, ...more] = process.argv.slice(2)
+  if (!name || more.length) throw new Stop('bin/backup FILE: name the file that it goes into')
+  const file = resolve(process.env.CALLED_FROM ?? '.', name),
+    part = `${file}.part`
+  for (const taken of [file, secretsFile(file)])
+    if (existsSync(taken)) throw new Stop(`${taken} is there already, and is left alone: name another`)
+  const settings = readSettings(process.env),
+    database = await reachDatabase(settings)
+  try {
+    const bytes = await dumpTo(database.url, part)
+    await settle(part, file)
+    const { session } = secretsOf(settings.CRITICA_DATA)
+    writeFileSync(secretsFile(file), JSON.stringify({ session }), { mode: 0o600 })
+    const mb = (n: number): string => `${(n / 1024 / 1024).toFixed(1)} MB`
+    step(`${file}: ${mb(statSync(file).size)}, of ${mb(bytes)}`)
+    step(`${secretsFile(file)}: keep it apart. Without it everybody signs in again, and second steps are set anew.`)
+  } catch (error) {
+    rmSync(part, { force: true })
+    throw error
+  } finally {
+    await database.leave()
+  }
+})

@@ -1,0 +1,103 @@
+/**
+ * `bin/restore FILE`: what `bin/backup` kept, into an empty database and no other. A file that is damaged or none of
+ * ours is found out before anything is written; what breaks off half-way is taken out again.
+ */
+import { spawn } from 'node:child_process'
+import { createReadStream, existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { Writable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { createGunzip } from 'node:zlib'
+import mysql from 'mysql2/promise'
+import { BACKUP_MARK, DUMP_END, secretsFile } from './backup-file'
+import { secretsOf } from './database'
+import { clientArguments, reachDatabase } from './reach'
+import { readSettings } from './settings'
+import { main, step, Stop } from './step'
+
+const TAIL = 200
+
+/** Read through once. @throws Stop where it is no whole backup of ours. */
+async function refuseUnlessWhole(file: string): Promise<void> {
+  if (!existsSync(file)) throw new Stop(`${file} is not there`)
+  let head = '',
+    tail = ''
+  const look = new Writable({
+    write(chunk: Buffer, _, next) {
+      if (head.length < BACKUP_MARK.length) head += chunk.subarray(0, BACKUP_MARK.length).toString('latin1')
+      tail = (tail + chunk.subarray(-TAIL).toString('latin1')).slice(-TAIL)
+      next()
+    }
+  })
+  await pipeline(createReadStream(file), createGunzip(), look).catch((error: Error) => {
+    throw new Stop(`${file} is damaged, or no backup: ${error.message}. Nothing was changed.`)
+  })
+  if (!head.startsWith(BACKUP_MARK)) throw new Stop(`${file} is no backup of Critica’s. Nothing was changed.`)
+  if (!tail.includes(DUMP_END)) throw new Stop(`${file} breaks off before its end. Nothing was changed.`)
+}
+
+const tablesOf = async (connection: mysql.Connection): Promise<string[]> => {
+  const [rows] = await connection.query<mysql.RowDataPacket[]>(
+    'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()'
+  )
+  return rows.map(row => String(row.name))
+}
+
+async function put(url: string, file: string): Promise<void> {
+  const { args, env } = clientArguments(url),
+    client = spawn('mariadb', [args[0]!, '--binary-mode', '--max-allowed-packet=64M', ...args.slice(1)], {
+      env,
+      stdio: ['pipe', 'ignore', 'pipe']
+    })
+  let said = ''
+  client.stderr.on('data', (text: Buffer) => (said += text.toString()))
+  const ended = new Promise<number | null>((done, broken) => client.once('error', broken).once('close', done))
+  // What the client says of itself is worth more than that nobody read on.
+  const sent = pipeline(createReadStream(file), createGunzip(), client.stdin).catch((error: Error) => error)
+  const [code, broken] = await Promise.all([ended, sent])
+  if (code !== 0 || broken) throw new Stop(`the backup could not be put in: ${said.trim() || broken?.message}`)
+}
+
+async function takeOut(connection: mysql.Connection): Promise<void> {
+  await connection.query('SET FOREIGN_KEY_CHECKS = 0')
+  for (const table of await tablesOf(connection)) await connection.query(`DROP TABLE IF EXISTS \`${table}\``)
+}
+
+/** A waiting link, a sign-in and a second step are good only with the secret they were made by. */
+function putSecrets(file: string, folder: string): void {
+  if (!existsSync(secretsFile(file)))
+    return step('without its secrets: everybody signs in again, waiting links are over, second steps are set anew')
+  const { session } = JSON.parse(readFileSync(secretsFile(file), 'utf8')) as { session: string },
+    own = secretsOf(folder)
+  writeFileSync(join(folder, 'secrets.json'), JSON.stringify({ ...own, session }), { mode: 0o600 })
+}
+
+main(async () => {
+  const [name, ...more] = process.argv.slice(2)
+  if (!name || more.length) throw new Stop('bin/restore FILE: name the backup')
+  const file = resolve(process.env.CALLED_FROM ?? '.', name)
+  await refuseUnlessWhole(file)
+  const settings = readSettings(process.env),
+    database = await reachDatabase(settings)
+  const connection = await mysql.createConnection({ uri: database.url }).catch((error: Error) => {
+    throw new Stop(`the database does not answer: ${error.message}`)
+  })
+  try {
+    const there = await tablesOf(connection)
+    if (there.length)
+      throw new Stop(
+        `the database holds ${there.length} tables already, and nothing of it was changed: a backup goes into an empty one (another CRITICA_DATA, or CRITICA_DATABASE_URL)`
+      )
+    try {
+      await put(database.url, file)
+    } catch (error) {
+      await takeOut(connection)
+      throw error
+    }
+    putSecrets(file, settings.CRITICA_DATA)
+    step(`${file} is in the database; bin/start brings it up to date and serves it`)
+  } finally {
+    await connection.end().catch(() => {})
+    await database.leave()
+  }
+})
