@@ -1,8 +1,8 @@
 /** One question of a drill: what is shown, what can be answered, what is right. */
+import { atValue } from '../colour/hold'
 import { valueOfLinear } from '../colour/lab'
 import { convertLinearToOklab, oklabOf } from '../colour/oklab'
 import { hexOfLinear, linearOfHex } from '../colour/srgb'
-import { atValue } from '../paint/asked/muted'
 import type { Random } from '../numeric/random'
 import type { WheelName } from '../wheel/steps'
 

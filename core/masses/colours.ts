@@ -1,8 +1,8 @@
 /** The same masses in colour: each takes a hue while its value stands still. */
+import { atValue } from '../colour/hold'
 import { hexOfLinear } from '../colour/srgb'
 import { oklabOf } from '../colour/oklab'
 import { hueOf } from '../numeric/angle'
-import { atValue } from '../paint/asked/muted'
 import { schemePositions, type SectorScheme } from '../wheel/schemes'
 import type { WheelName } from '../wheel/steps'
 import { anchorAt } from '../wheel/wheel'

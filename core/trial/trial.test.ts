@@ -16,7 +16,7 @@ import { fill } from '../testing/paint'
 import { painterPositionOfHue } from '../wheel/painter'
 import { applyTrial } from './apply'
 import { reachOf, weightsOf } from './reach'
-import { colourHolding } from './hold'
+import { colourHolding } from '../colour/hold'
 import { describeTrial } from './words'
 import type { Trial, TrialOperation } from './trial'
 

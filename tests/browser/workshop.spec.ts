@@ -4,6 +4,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { pieceNamed } from '../../demo/manifest'
 import { renderPiece } from '../../demo/render'
+import { mixtureOf } from '../../core/paint/mixture'
+import { workshopSchema } from '../../shared/workshop'
 import { database } from '../api/client'
 import { enrol, newAccount, newClass } from '../people'
 import { accessible } from './bench-page'
@@ -129,6 +131,45 @@ test('a colour is picked off a photographed swatch, freed of its light by the pa
   expect(r! - b!).toBeLessThan(0x7a - 0x40)
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('button', { name: 'shed brown', exact: true })).toBeVisible()
+})
+
+test('painted mixtures that turned out otherwise correct the paint that explains them', async ({ page }) => {
+  const own = (name: string, masstone: string, tint: string | null) => ({
+      name,
+      medium: 'gouache',
+      pigment: '',
+      masstone,
+      tint
+    }),
+    strong = own('deep blue', '#1f2a86', '#b3bedf'),
+    light = own('plain white', '#f8f8f5', '#f8f8f5')
+  await page.request.post('/api/workshop/paints', { data: { paints: [strong, light] } })
+  // Twice as strong on paper as its tint says.
+  for (const [blue, white] of [
+    [1, 4],
+    [1, 9]
+  ] as const) {
+    const gave = mixtureOf([
+      { paint: strong, amount: 2 * blue },
+      { paint: light, amount: white }
+    ])!
+    const parts = [
+      { name: 'deep blue', masstone: strong.masstone, tint: strong.tint, parts: blue },
+      { name: 'plain white', masstone: light.masstone, tint: light.tint, parts: white }
+    ]
+    const kept = await page.request.post('/api/workshop/swatches', {
+      data: { kind: 'mixture', hexes: ['#b3bedf'], parts, note: '' }
+    })
+    const { id } = (await kept.json()) as { id: number }
+    await page.request.put(`/api/workshop/swatches/${id}`, { data: { read: gave } })
+  }
+  await page.goto('/workshop')
+  await expect(page.getByText(/Your deep blue is of another strength/)).toBeVisible()
+  await page.getByRole('button', { name: 'correct my paints by this' }).click()
+  await expect(page.getByText(/of another strength/)).toBeHidden()
+  const { paints } = workshopSchema.parse(await (await page.request.get('/api/workshop')).json()),
+    tint = paints.find(p => p.name === 'deep blue')!.tint!
+  expect(parseInt(tint.slice(1, 3), 16)).toBeLessThan(0xa0)
 })
 
 test('values stand while colours change, a try is kept as a study, and framings are read', async ({ page }) => {

@@ -84,7 +84,7 @@ const hexOf = ({ hex }: ShownPatch): string => (stage.value === 'shown' ? hex : 
         <v-btn v-for="(word, i) in question.words" :key="word" @click="choose(i)">{{ word }}</v-btn>
       </template>
       <button v-else-if="given.length" class="word-link" @click="given = []">begin this one again</button>
-      <span class="quiet">or by the keys 1–{{ choices.length }}</span>
+      <span class="quiet keys">or by the keys 1–{{ choices.length }}</span>
     </p>
   </div>
 </template>
@@ -128,5 +128,11 @@ const hexOf = ({ hex }: ShownPatch): string => (stage.value === 'shown' ? hex : 
   gap: 8px 14px;
   align-items: center;
   min-height: 36px;
+}
+/* A hand-held screen has none. */
+@media (pointer: coarse) {
+  .keys {
+    display: none;
+  }
 }
 </style>

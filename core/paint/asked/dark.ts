@@ -1,9 +1,9 @@
 /** *A dark without black*: chromatic blacks at the value of a picture's flat black, warm, cool and neither. */
+import { atValue } from '../../colour/hold'
 import { oklabOf } from '../../colour/oklab'
 import { hexOfLinear } from '../../colour/srgb'
 import { boxOf, isBlack, type OwnPaint } from '../own'
 import { toldRecipes, type ToldRecipe } from '../told'
-import { atValue } from './muted'
 
 export const DARKS = [
   { kind: 'warm', hue: 50, chroma: 0.03 },

@@ -5,7 +5,7 @@ import { round3 } from '../../numeric/round'
 import { angleDistance } from '../../numeric/angle'
 import { positionOn } from '../../wheel/wheel'
 import type { WheelName } from '../../wheel/steps'
-import { mixedColour } from '../mixing'
+import { mixedColour, type Paint } from '../mixing'
 import type { OwnBox } from '../own'
 
 export interface MudPair {
@@ -53,10 +53,7 @@ export function mudOf({ box, own }: OwnBox, wheel: WheelName): MudPair[] {
 }
 
 /** The proportion at which the mixture is as far from one as from the other: no paint is stronger there. */
-function evenly(
-  [p, q]: readonly [OwnBox['box']['white'], OwnBox['box']['white']],
-  labs: readonly (readonly number[])[]
-) {
+function evenly([p, q]: readonly [Paint, Paint], labs: readonly (readonly number[])[]) {
   let best = { colour: mixedColour([{ paint: p, amount: 1 }]), chroma: 0, off: Infinity }
   for (const amount of PROPORTIONS) {
     const colour = mixedColour([

@@ -1,9 +1,8 @@
 /** *Muted on purpose*: a hue taken to grey through its opposite in even steps, its value standing still. */
-import { chromaOf, convertLinearToOklab, convertOklabToLinear, oklabOf, type Oklab } from '../../colour/oklab'
-import { convertLuminanceToValue, luminanceOf, valueOfLinear } from '../../colour/lab'
-import { fitToGamut } from '../../colour/gamut'
-import { hexOfLinear, linearOfHex, type Rgb } from '../../colour/srgb'
-import { hueOf } from '../../numeric/angle'
+import { atValue } from '../../colour/hold'
+import { chromaOf, convertLinearToOklab, convertOklabToLinear } from '../../colour/oklab'
+import { valueOfLinear } from '../../colour/lab'
+import { hexOfLinear, linearOfHex } from '../../colour/srgb'
 import type { OwnBox } from '../own'
 import { recipesFor, WHITE_PAINT } from '../recipes'
 import { toldRecipes, type ToldRecipe } from '../told'
@@ -17,21 +16,6 @@ export interface Muted {
   readonly value: number
   /** From the hue to its grey. */
   readonly steps: readonly (ToldRecipe & { readonly wanted: string; readonly chroma: number })[]
-}
-
-/** The same hue and chroma at another L*. */
-export function atValue([L, a, b]: Oklab, value: number): Rgb {
-  const chroma = Math.hypot(a, b),
-    hue = hueOf(a, b)
-  let [low, high] = [0, 1]
-  let found: Rgb = fitToGamut(oklabOf(L, chroma, hue))
-  for (let round = 0; round < 24; round++) {
-    const middle = (low + high) / 2
-    found = fitToGamut(oklabOf(middle, chroma, hue))
-    if (convertLuminanceToValue(luminanceOf(found)) < value) low = middle
-    else high = middle
-  }
-  return found
 }
 
 /** Ways to its grey that are gone, and what a paint more has to bring nearer in the mean of the steps, ΔE00. */

@@ -1,4 +1,5 @@
 /** Five limited palettes out of somebody's box, tried on the same masses. */
+import { atValue } from '../../colour/hold'
 import { chromaOf, convertLinearToOklab } from '../../colour/oklab'
 import { hexOfLinear, linearOfHex, type Rgb } from '../../colour/srgb'
 import { angleDistance } from '../../numeric/angle'
@@ -7,7 +8,6 @@ import type { WheelName } from '../../wheel/steps'
 import { positionOn } from '../../wheel/wheel'
 import { isBlack, type OwnBox } from '../own'
 import { toldRecipes, type ToldRecipe } from '../told'
-import { atValue } from './muted'
 
 export interface TriedPalette {
   readonly title: string

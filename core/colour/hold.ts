@@ -2,7 +2,9 @@
  * A colour with a wanted value and a wanted hue: OKLab lightness is solved so that L* comes out as asked, and
  * what the gamut has no room for loses chroma, never hue or value.
  */
-import { convertValueToLuminance, LUMINANCE } from '../colour/lab'
+import { convertValueToLuminance, LUMINANCE } from './lab'
+import type { Oklab } from './oklab'
+import type { Rgb } from './srgb'
 
 /** What rounding leaves: much less than a byte's step, since near black that already turns the hue. */
 const SLACK = 1e-6
@@ -113,4 +115,11 @@ export function colourHolding(value: number, a: number, b: number, out: LinearOu
     solve(Y, a * low, b * low, L, out)
   }
   for (let c = 0; c < 3; c++) out[c] = out[c]! < 0 ? 0 : out[c]! > 1 ? 1 : out[c]!
+}
+
+/** The same hue and chroma at another value; what the gamut has not there is greyer. @returns linear sRGB. */
+export function atValue([, a, b]: Oklab, value: number): Rgb {
+  const out: [number, number, number] = [0, 0, 0]
+  colourHolding(value, a, b, out)
+  return out
 }
