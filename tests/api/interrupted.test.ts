@@ -8,6 +8,10 @@ import sharp from 'sharp'
 import { afterEach, expect, it, vi } from 'vitest'
 import { endChild } from '../../bin/lib/processes'
 import { REPORT_VERSION } from '../../core/measure/report'
+import type { PieceExtras } from '../../core/critique/piece/measure'
+import type { Report } from '../../core/measure/report'
+import type { Db } from '../../server/db/pool'
+import { storeReport } from '../../server/db/pieces/measurements'
 import { migrate, statementsOf } from '../../server/db/migrate'
 import { NEWEST_MIGRATION } from '../../server/db/schema'
 import { anotherServer, database, Person, picture } from './client'
@@ -44,6 +48,65 @@ it.each([
     await new Promise(resolve => setTimeout(resolve, 100))
   }
   throw new Error('the measurement was not taken up')
+})
+
+it('a piece that stopped three workers is begun no more, until somebody asks', async () => {
+  const rosa = await Person.signedIn('rosa'),
+    connection = await database()
+  const { id } = await (await rosa.handIn(await picture(124, 90), { title: 'Poison' })).json()
+  await rosa.measured(id)
+  // What the third of three killed servers leaves behind.
+  await connection.execute(
+    `UPDATE measurements SET state = 'measuring', attempts = 3, claimed_by = 'lost', leased_until = UTC_TIMESTAMP(3),
+       report = NULL, report_version = NULL WHERE submission_id = ?`,
+    [id]
+  )
+  await vi.waitFor(
+    async () =>
+      expect(await rosa.measured(id)).toMatchObject({
+        state: 'failed',
+        reason: expect.stringContaining('three times')
+      }),
+    { timeout: 15_000, interval: 300 }
+  )
+  expect((await rosa.json('POST', `/submissions/${id}/measure`)).status).toBe(200)
+  await vi.waitFor(async () => expect((await rosa.measured(id)).state).toBe('done'), { timeout: 15_000, interval: 300 })
+  await connection.end()
+})
+
+it('only whoever holds a measurement writes it, and never over a newer one', async () => {
+  const rosa = await Person.signedIn('rosa'),
+    connection = await database()
+  const { id } = await (await rosa.handIn(await picture(126, 90), { title: 'Held' })).json()
+  await rosa.measured(id)
+  const hold = (version: number) =>
+    connection.execute(
+      `UPDATE measurements SET claimed_by = 'mine', leased_until = UTC_TIMESTAMP(3) + INTERVAL 1 MINUTE, report_version = ?
+       WHERE submission_id = ?`,
+      [version, id]
+    )
+  const write = (by: string): Promise<boolean> =>
+    storeReport(
+      connection as unknown as Db,
+      { submissionId: id as number, by },
+      {
+        asked: 0,
+        report: { version: REPORT_VERSION } as Report,
+        extras: {} as PieceExtras,
+        checks: null,
+        fingerprint: null
+      }
+    )
+  await hold(REPORT_VERSION + 1)
+  expect([await write('mine'), await write('lost')]).toEqual([false, false])
+  await hold(REPORT_VERSION)
+  expect([await write('lost'), await write('mine')]).toEqual([false, true])
+  await connection.execute(
+    "UPDATE measurements SET state = 'queued', report = NULL, report_version = NULL WHERE submission_id = ?",
+    [id]
+  )
+  expect((await rosa.measured(id)).state).toBe('done')
+  await connection.end()
 })
 
 it('an original kept with its place and camera loses them after the start, and the old bytes with them', async () => {

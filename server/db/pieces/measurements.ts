@@ -10,7 +10,7 @@ import { extrasSchema } from '../../../shared/pieces/piece'
 import { reportSchema } from '../../../shared/report'
 import type { Measurement } from '../../../shared/pieces/submission'
 import { sourceOf } from './pictures'
-import type { Db, Row } from '../pool'
+import type { Changed, Db, Row } from '../pool'
 
 export async function insertMeasurement(db: Db, submissionId: number): Promise<void> {
   await db.execute('INSERT INTO measurements (submission_id) VALUES (?)', [submissionId])
@@ -19,7 +19,7 @@ export async function insertMeasurement(db: Db, submissionId: number): Promise<v
 /** Asks anew for what was measured by other definitions. What is there is shown until the new one is. */
 export async function askOutdated(db: Db, version: number): Promise<void> {
   await db.execute(
-    "UPDATE measurements SET asked = asked + 1 WHERE state = 'done' AND report_version <> ? AND asked = answered",
+    "UPDATE measurements SET asked = asked + 1 WHERE state = 'done' AND report_version < ? AND asked = answered",
     [version]
   )
 }
@@ -101,17 +101,39 @@ export async function countQueued(db: Db): Promise<{ readonly count: number; rea
   return { count: Number(rows[0]!.n), ageSeconds: Number(rows[0]!.age) }
 }
 
+/** A piece that so many workers began and none of them finished is begun no more. */
+const MOST_ATTEMPTS = 3
+const STOPPED = 'Measuring it stopped three times without an end: the file may be damaged. You can try again.'
+
+/** What was measured before stays; what never was says why. */
+async function giveUp(db: Db, submissionId: number): Promise<void> {
+  await db.execute(
+    `UPDATE measurements SET answered = IF(state = 'done', asked, answered), reason = IF(state = 'done', NULL, ?),
+       state = IF(state = 'done', 'done', 'failed'), claimed_by = NULL, leased_until = NULL, attempts = 0,
+       updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?`,
+    [STOPPED, submissionId]
+  )
+}
+
 /**
  * Takes a measurement that is queued, or that somebody took who is not heard of any more. Run in a
  * transaction: the row is locked until it is marked.
+ * @param by who takes it.
  */
-export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
+export async function claimMeasurement(db: Db, by: string): Promise<MeasurementJob | null> {
   const id = await nextFree(db)
   if (id === null) return null
-  await db.execute("UPDATE measurements SET state = IF(state = 'done', 'done', 'measuring') WHERE submission_id = ?", [
-    id
-  ])
-  await renewLease(db, id)
+  const [[{ attempts }]] = await db.execute<Row[]>('SELECT attempts FROM measurements WHERE submission_id = ?', [id])
+  if ((attempts as number) >= MOST_ATTEMPTS) {
+    await giveUp(db, id)
+    return claimMeasurement(db, by)
+  }
+  await db.execute(
+    `UPDATE measurements SET state = IF(state = 'done', 'done', 'measuring'), claimed_by = ?, attempts = attempts + 1
+     WHERE submission_id = ?`,
+    [by, id]
+  )
+  await renewLease(db, id, by)
   const [jobs] = await db.execute<Row[]>(
     `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, p.told,
        x.exercise, x.own, x.settings, x.plan,
@@ -143,11 +165,20 @@ export async function claimMeasurement(db: Db): Promise<MeasurementJob | null> {
 }
 
 /** The worker on it still works. */
-export async function renewLease(db: Db, submissionId: number): Promise<void> {
+export async function renewLease(db: Db, submissionId: number, by: string): Promise<void> {
   await db.execute(
     `UPDATE measurements SET leased_until = UTC_TIMESTAMP(3) + INTERVAL ${LEASE_S} SECOND, updated_at = UTC_TIMESTAMP(3)
-     WHERE submission_id = ?`,
-    [submissionId]
+     WHERE submission_id = ? AND claimed_by = ?`,
+    [submissionId, by]
+  )
+}
+
+/** Given back unfinished by a server that stops: nothing is wrong with the piece, and whoever looks next takes it. */
+export async function releaseMeasurement(db: Db, submissionId: number, by: string): Promise<void> {
+  await db.execute(
+    `UPDATE measurements SET claimed_by = NULL, leased_until = NULL, attempts = GREATEST(attempts, 1) - 1
+     WHERE submission_id = ? AND claimed_by = ?`,
+    [submissionId, by]
   )
 }
 
@@ -159,15 +190,20 @@ export interface Measured {
   readonly fingerprint: Fingerprint | null
 }
 
+/**
+ * Written by whoever holds it, and never over what newer measures found.
+ * @returns whether it was written: a server that was thought lost may come back with an answer that another has given.
+ */
 export async function storeReport(
   db: Db,
-  submissionId: number,
+  { submissionId, by }: { readonly submissionId: number; readonly by: string },
   { asked, report, extras, checks, fingerprint }: Measured
-): Promise<void> {
-  await db.execute(
+): Promise<boolean> {
+  const [result] = await db.execute<Changed>(
     `UPDATE measurements SET state = 'done', answered = ?, report_version = ?, report = ?, extras = ?, checks = ?,
-       fingerprint = ?, reason = NULL,
-       asked_at = NULL, leased_until = NULL, updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?`,
+       fingerprint = ?, reason = NULL, claimed_by = NULL, attempts = 0,
+       asked_at = NULL, leased_until = NULL, updated_at = UTC_TIMESTAMP(3)
+     WHERE submission_id = ? AND claimed_by = ? AND (report_version IS NULL OR report_version <= ?)`,
     [
       asked,
       report.version,
@@ -175,15 +211,23 @@ export async function storeReport(
       JSON.stringify(extras),
       checks && JSON.stringify(checks),
       fingerprint && JSON.stringify(fingerprint),
-      submissionId
+      submissionId,
+      by,
+      report.version
     ]
   )
+  return result.affectedRows > 0
 }
 
-export async function storeMeasurementFailure(db: Db, submissionId: number, reason: string): Promise<void> {
+export async function storeMeasurementFailure(
+  db: Db,
+  { submissionId, by }: { readonly submissionId: number; readonly by: string },
+  reason: string
+): Promise<void> {
   await db.execute(
-    "UPDATE measurements SET state = 'failed', reason = ?, updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ?",
-    [reason.slice(0, 500), submissionId]
+    `UPDATE measurements SET state = 'failed', reason = ?, claimed_by = NULL, attempts = 0, updated_at = UTC_TIMESTAMP(3)
+     WHERE submission_id = ? AND claimed_by = ?`,
+    [reason.slice(0, 500), submissionId, by]
   )
 }
 

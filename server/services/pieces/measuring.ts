@@ -3,11 +3,13 @@
  * lease that is renewed while the work goes on; what a crash, a stop or an outage left behind is taken up again when
  * the lease runs out, by whoever looks next: the queue is looked through every few seconds, and at once when asked.
  */
+import { randomUUID } from 'node:crypto'
 import { setTimeout as wait } from 'node:timers/promises'
 import { fingerprintOf } from '../../../core/measure/fingerprint'
 import { REPORT_VERSION } from '../../../core/measure/report'
 import {
   claimMeasurement,
+  releaseMeasurement,
   renewLease,
   requeueFailed,
   askOutdated,
@@ -25,6 +27,9 @@ import { knownOf } from './knowing'
 
 const LOOK_MS = 3000,
   RENEW_MS = 4000
+
+/** This server among several on one database. */
+const HOLDER = randomUUID()
 
 let running: Promise<void> | null = null
 let asked = false
@@ -80,7 +85,7 @@ export async function stopMeasuring(graceMs = 60_000): Promise<void> {
 async function drain(): Promise<void> {
   while (!stopped) {
     asked = false
-    const job = await transaction(claimMeasurement)
+    const job = await transaction(connection => claimMeasurement(connection, HOLDER))
     if (!job) return
     await measureJob(job)
     await compareAhead(job.submissionId, { classId: job.classId, who: `${job.learnerId}` }).catch((error: Error) => {
@@ -92,8 +97,9 @@ async function drain(): Promise<void> {
 }
 
 async function measureJob({ submissionId, learnerId, asked, source, exercise }: MeasurementJob): Promise<void> {
-  const told = measuring.startTimer()
-  const renewing = setInterval(() => void renewLease(db(), submissionId).catch(() => {}), RENEW_MS)
+  const held = { submissionId, by: HOLDER },
+    told = measuring.startTimer()
+  const renewing = setInterval(() => void renewLease(db(), submissionId, HOLDER).catch(() => {}), RENEW_MS)
   try {
     const [display, reference, known] = await Promise.all([
       findPictureBytes(db(), submissionId, 'display'),
@@ -112,14 +118,15 @@ async function measureJob({ submissionId, learnerId, asked, source, exercise }: 
       measures: { report, extras },
       checks
     } = await measureStored(request, `${learnerId}`)
-    await storeReport(db(), submissionId, { asked, report, extras, checks, fingerprint: fingerprintOf(report) })
+    await storeReport(db(), held, { asked, report, extras, checks, fingerprint: fingerprintOf(report) })
   } catch (error) {
     // Nothing is wrong with the piece, and nothing could be written: its lease runs out, and it is measured again.
+    if (stopped) await releaseMeasurement(db(), submissionId, HOLDER).catch(() => {})
     if (databaseAway(error) || stopped) throw error
     console.error(`measuring of submission ${submissionId} failed:`, error)
     await storeMeasurementFailure(
       db(),
-      submissionId,
+      held,
       'The picture could not be measured. Try again; if it fails twice, the file may be damaged.'
     )
   } finally {
