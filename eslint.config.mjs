@@ -32,7 +32,7 @@ export default withNuxt(
     // Run once a pixel, where an object a call would cost; a colour's channels and a rectangle's x, y, w, h in their usual order;
     // what a library calls.
     files: [
-      'core/{trial/{apply,hold,quick},picture/{orient,planes},measure/{focus/windows,value/greys,focus/attention/items}}.ts',
+      'core/{colour/hold,trial/{apply,quick},picture/{orient,planes},measure/{focus/windows,value/greys,focus/attention/items}}.ts',
       'core/testing/*.ts',
       'demo/{manifest,scenes/svg}.ts',
       'tests/judge/scenes.ts',
