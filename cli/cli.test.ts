@@ -215,7 +215,13 @@ describe('mix', () => {
   it('prints the three best recipes from a list of paints, the best first', () => {
     writeFileSync(
       at('box.gpl'),
-      'GIMP Palette\nName: box\n#\n31 42 134\tultramarine\n125 68 40\tburnt sienna\n243 227 58\tlemon\n248 248 245\twhite\n'
+      [
+        'GIMP Palette',
+        '31 42 134\tultramarine',
+        '125 68 40\tburnt sienna',
+        '243 227 58\tlemon',
+        '248 248 245\twhite'
+      ].join('\n')
     )
     const { status, lines } = run('mix', '--to', '#3d3d52', '--paints', at('box.gpl'))
     expect(status).toBe(0)

@@ -102,7 +102,9 @@ export function useBenchKeys(loaded: Readonly<Ref<boolean>>): {
     },
     {
       shown: 'arrows',
-      does: 'move the picture; while drawing, the cross (space sets it down, Enter closes); while reshaping, the area (+ − grow it)'
+      does:
+        'move the picture; while drawing, the cross (space sets it down, Enter closes);'
+        + ' while reshaping, the area (+ − grow it)'
     },
     { shown: 'm', does: 'mark a correction', edits: true, run: { m: () => beginCorrection() } },
     {

@@ -74,7 +74,12 @@ export function hang(room: Room, { width, height }: Size, view: WallView): WallF
         y: (dy * cos - dx * sin) / (height * scale) + 0.5
       }
     },
-    transform: `translate(${cx}px, ${cy}px) rotate(${view.angleDeg}deg) scale(${flip * scale}, ${scale}) translate(${-width / 2}px, ${-height / 2}px)`
+    transform: [
+      `translate(${cx}px, ${cy}px)`,
+      `rotate(${view.angleDeg}deg)`,
+      `scale(${flip * scale}, ${scale})`,
+      `translate(${-width / 2}px, ${-height / 2}px)`
+    ].join(' ')
   }
 }
 

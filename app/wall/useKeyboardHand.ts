@@ -38,7 +38,8 @@ export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) 
   const typing = (event: KeyboardEvent): boolean =>
     event.target instanceof HTMLElement
     && event.target.closest(
-      `input${pencil.tool || sight.reshaping ? ':not([type="radio"])' : ''}, textarea, [contenteditable], [role="dialog"], [role="combobox"]`
+      `input${pencil.tool || sight.reshaping ? ':not([type="radio"])' : ''}, textarea, [contenteditable],`
+        + ' [role="dialog"], [role="combobox"]'
     ) !== null
 
   useEventListener(

@@ -29,7 +29,8 @@ export function installMissing(packages: readonly DebianPackage[]): void {
   const sudo = !asRoot && spawnSync('sudo', ['--version'], { stdio: 'ignore' }).status === 0
   if (!asRoot && !sudo)
     throw new Stop(
-      `${names.join(' and ')} must be installed, and neither root nor sudo is at hand: apt-get install ${names.join(' ')}`
+      `${names.join(' and ')} must be installed, and neither root nor sudo is at hand:`
+        + ` apt-get install ${names.join(' ')}`
     )
   for (const p of missing)
     step(`installing Debian's ${p.name}, ${p.what}${asRoot ? '' : ' (sudo asks for your password)'}`)

@@ -24,7 +24,10 @@ export async function reachDatabase(settings: Settings): Promise<Reached> {
   return { url: database.keeperUrl, served: false, leave: () => database.stop() }
 }
 
-/** What Debian's own tools are told: where and as whom; the password goes by the environment, where no list shows it. */
+/**
+ * What Debian's own tools are told: where and as whom. The password goes by the environment, where no list of processes
+ * shows it.
+ */
 export function clientArguments(url: string): { readonly args: readonly string[]; readonly env: NodeJS.ProcessEnv } {
   const { hostname, port, username, password, pathname } = new URL(url)
   return {

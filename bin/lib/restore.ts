@@ -86,7 +86,8 @@ main(async () => {
     const there = await tablesOf(connection)
     if (there.length)
       throw new Stop(
-        `the database holds ${there.length} tables already, and nothing of it was changed: a backup goes into an empty one (another CRITICA_DATA, or CRITICA_DATABASE_URL)`
+        `the database holds ${there.length} tables already, and nothing of it was changed: `
+          + 'a backup goes into an empty one (another CRITICA_DATA, or CRITICA_DATABASE_URL)'
       )
     try {
       await put(database.url, file)

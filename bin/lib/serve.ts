@@ -78,7 +78,8 @@ function stepDown(): { readonly uid?: number; readonly gid?: number } {
   const reads = spawnSync('test', ['-r', ENTRY, '-a', '-x', dirname(ENTRY)], { uid, gid }).status === 0
   if (Number.isInteger(uid) && Number.isInteger(gid) && reads) return { uid, gid }
   step(
-    'the server runs as root: no unprivileged user can read this folder. Move it out of /root, or start it as somebody else'
+    'the server runs as root: no unprivileged user can read this folder.'
+      + ' Move it out of /root, or start it as somebody else'
   )
   return {}
 }

@@ -55,7 +55,8 @@ export function proposeVerdict({ works, about, readings, corrections, landed = [
         `Begin with ${first.tag}.${why ? ` ${about.trim() ? `For “${about.trim()}”: ` : ''}${why}` : ''}`,
         ...(rest.length
           ? [
-              `Let ${list(rest.map(c => c.tag))} wait until it holds: ${rest.length > 1 ? 'they change' : 'it changes'} with it.`
+              `Let ${list(rest.map(c => c.tag))} wait until it holds:`
+                + ` ${rest.length > 1 ? 'they change' : 'it changes'} with it.`
             ]
           : [])
       ]

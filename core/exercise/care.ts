@@ -7,7 +7,8 @@ import type { Medium } from './settings'
 const LABELS = 'The product’s label and safety data sheet, and your room’s rules, come first.'
 const CHILDREN = 'Children use only materials labelled for them.'
 const PAINT =
-  'Some pigments are toxic: wash your hands, keep brushes out of your mouth, do not sand or scrape paint dry; wipe up wet.'
+  'Some pigments are toxic:'
+  + ' wash your hands, keep brushes out of your mouth, do not sand or scrape paint dry; wipe up wet.'
 const SOLVENTS =
   'If you clean with a solvent: open a window, cap the jar, keep flames away, and put the rags into a closed metal bin.'
 const DUST = 'Do not blow dust away: tap it off and wipe wet. Spray fixative outdoors or under extraction only.'

@@ -42,7 +42,8 @@ export const NO_BLACK: Exercise = {
   steps: [
     'Put black away. Mix darks from opposites: a warm one, a cool one, each as dark as it will go.',
     'Hold them beside your black, and bring them to the same value.',
-    'Paint a small piece with large darks: the warm ones where light comes back into the shadow, the cool ones where it does not.',
+    'Paint a small piece with large darks:'
+      + ' the warm ones where light comes back into the shadow, the cool ones where it does not.',
     LABELS
   ],
   checks: [noBlack(0.02), dark(25), warmAndCoolDarks(0.1), range(50)]

@@ -29,7 +29,8 @@ export const OPPOSITES: Exercise = {
   steps: [
     'Choose a key colour and find the one facing it on the wheel.',
     'Mix each toward the other in five steps on a scrap, so you know the greys they make.',
-    'Paint a small piece: the key colour and its greys for most of it, the opposite in two or three small places where the eye should stop.',
+    'Paint a small piece: the key colour and its greys for most of it,'
+      + ' the opposite in two or three small places where the eye should stop.',
     VALUES
   ],
   checks: [coverage('complementary', 'two opposites'), accent('complementary', 'The opposite'), range(RANGE)]

@@ -42,7 +42,8 @@ export const PROPORTION: Exercise = {
   steps: [
     'Mix three colours, enough of each for three small pictures.',
     'Draw the same simple picture three times, side by side.',
-    'Paint the first with the three in equal amounts; the others with a leader, an assistant and an accent, each time another leader.',
+    'Paint the first with the three in equal amounts;'
+      + ' the others with a leader, an assistant and an accent, each time another leader.',
     'Hold them at arm’s length: which one does the eye enter first?'
   ],
   checks: [samePalette, equalOnce, leadsTwice, accentTwice]

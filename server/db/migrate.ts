@@ -30,7 +30,8 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
   try {
     await connection.query("SELECT GET_LOCK('critica-migrate', 60)")
     await connection.query(
-      'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) NOT NULL PRIMARY KEY, applied_at DATETIME(3) NOT NULL DEFAULT UTC_TIMESTAMP(3))'
+      'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) NOT NULL PRIMARY KEY,'
+        + ' applied_at DATETIME(3) NOT NULL DEFAULT UTC_TIMESTAMP(3))'
     )
     const [rows] = await connection.query<Row[]>('SELECT name FROM migrations')
     const done = new Set(rows.map(row => String(row.name)))

@@ -49,7 +49,8 @@ export function openPool(url: string): Pool {
   // The driver's time zone only tells it how to read; this makes the server's own clock functions agree.
   pool.on('connection', connection =>
     connection.query(
-      `SET time_zone = '+00:00', innodb_lock_wait_timeout = ${LOCK_WAIT_S}, max_statement_time = ${BLOB_STATEMENT_MS / 1000}`
+      `SET time_zone = '+00:00', innodb_lock_wait_timeout = ${LOCK_WAIT_S},`
+        + ` max_statement_time = ${BLOB_STATEMENT_MS / 1000}`
     )
   )
   return pool

@@ -43,7 +43,7 @@ const inside = async (who: Person): Promise<boolean> => (await who.fetch('/accou
 const signInStatus = async (login: string, with_ = password): Promise<number> =>
   (await new Person().json('POST', '/session', { login, password: with_ })).status
 
-it('three hundred rows with twelve kinds of mistakes: what is right is taken, nothing half, and nothing twice', async () => {
+it('three hundred rows with twelve kinds of mistakes: what is right is taken, nothing half, nothing twice', async () => {
   const { text, mistakes } = spoiltList(`${mark}`)
   const lists = await newClass(connection, 'A school’s list', instructorId)
   const preview = async () =>
@@ -92,7 +92,7 @@ it('a learner without an address comes in by a slip: a link that opens once, and
   expect(await inside(before)).toBe(false)
 })
 
-it('a link is made of its row and the house’s secret: changed by a sign, run out, or another’s, it opens nothing', async () => {
+it('a link is made of its row and the house’s secret: changed, run out, or another’s, it opens nothing', async () => {
   await bring(`Ines Marlow <${at('ines')}>`)
   const token = await linkFor('Ines Marlow')
   const [id] = token.split('-')
@@ -104,7 +104,7 @@ it('a link is made of its row and the house’s secret: changed by a sign, run o
   expect((await enter(token)).status).toBe(404)
 })
 
-it('nobody hands on a link to an account that is more than a learner of theirs, or that came in and is mailed', async () => {
+it('nobody hands on a link to more than a learner of theirs, or to one who came in and is mailed', async () => {
   await bring(`Otto Reed <${at('otto')}>`, 'assistant')
   const { account } = await member('Otto Reed')
   expect((await instructor.json('POST', `/classes/${classId}/people/${account.id}/link`)).status).toBe(403)
@@ -117,7 +117,7 @@ it('nobody hands on a link to an account that is more than a learner of theirs, 
   ).toBe(403)
 })
 
-it('by a code whoever has it joins, until it is turned off; one who is in already joins with what they have', async () => {
+it('whoever has a code joins, until it is turned off; one who is in already joins with what they have', async () => {
   const code = ((await (await instructor.json('POST', `/classes/${classId}/code`)).json()) as { joinCode: string })
     .joinCode
   const spaced = encodeURIComponent(`${code.slice(0, 4)} ${code.slice(4).toLowerCase()}`)
@@ -168,7 +168,7 @@ it('a class keeps somebody who teaches it; whoever is taken out sees nothing mor
   expect((await co.fetch(`/classes/${classId}/people`)).status).toBe(404)
 })
 
-it('a forgotten password is mailed a link, once, whoever asks; the outbox of an instructor shows no link of somebody else', async () => {
+it('a forgotten password is mailed a link, once; an instructor’s outbox shows no link of somebody else', async () => {
   const accountId = await newAccount(connection, { email: at('forgets'), name: 'Who Forgets', password })
   await enrol(connection, { classId, accountId })
   const ask = (login: string): Promise<Response> => new Person().json('POST', '/forgotten', { login })

@@ -95,8 +95,10 @@ const rect = (x: number, y: number, w: number, h: number, fill: string): string 
 function boat(x: number, y: number, size: number, { hull, sail, dark }: Palette): string {
   const s = size
   return (
-    `<path d="M${x - s} ${y - 0.32 * s}L${x + s} ${y - 0.32 * s}L${x + 0.7 * s} ${y}L${x - 0.7 * s} ${y}Z" fill="${hull}"/>`
-    + `<path d="M${x - 0.05 * s} ${y - 0.4 * s}L${x - 0.05 * s} ${y - 1.8 * s}L${x + 0.85 * s} ${y - 0.4 * s}Z" fill="${sail}"/>`
+    `<path d="M${x - s} ${y - 0.32 * s}L${x + s} ${y - 0.32 * s}L${x + 0.7 * s} ${y}L${x - 0.7 * s} ${y}Z"`
+    + ` fill="${hull}"/>`
+    + `<path d="M${x - 0.05 * s} ${y - 0.4 * s}L${x - 0.05 * s} ${y - 1.8 * s}L${x + 0.85 * s} ${y - 0.4 * s}Z"`
+    + ` fill="${sail}"/>`
     + rect(x - 0.12 * s, y - 1.85 * s, 0.06 * s, 1.55 * s, dark)
   )
 }
@@ -129,7 +131,8 @@ function body(
     // Land would break the division that is planted.
     faults.has('halved') || manner === 'one-figure'
       ? ''
-      : `<path d="M${landFrom} ${horizon}Q${landFrom + 120} ${horizon - 70} ${landFrom + 300} ${horizon}Z" fill="${colours.land}"/>`,
+      : `<path d="M${landFrom} ${horizon}Q${landFrom + 120} ${horizon - 70} ${landFrom + 300} ${horizon}Z"`
+        + ` fill="${colours.land}"/>`,
     rect(0, HEIGHT * (faults.has('halved') ? 0.95 : 0.88), WIDTH, HEIGHT * 0.12, colours.dark),
     manner === 'night' ? `<circle cx="${WIDTH * 0.78}" cy="${HEIGHT * 0.12}" r="9" fill="#b9bccb"/>` : '',
     manner === 'crowd'
@@ -145,7 +148,8 @@ function body(
     faults.has('equal') ? rect(0, HEIGHT * 0.62, WIDTH, HEIGHT * 0.2, colours.land) : '',
     boat(at.x, at.y, at.size, merged),
     faults.has('rival')
-      ? `<circle cx="${at.x < WIDTH / 2 ? WIDTH * 0.82 : WIDTH * 0.16}" cy="${HEIGHT * 0.7}" r="34" fill="#ff2a12" stroke="#ffffff" stroke-width="9"/>`
+      ? `<circle cx="${at.x < WIDTH / 2 ? WIDTH * 0.82 : WIDTH * 0.16}" cy="${HEIGHT * 0.7}" r="34"`
+        + ` fill="#ff2a12" stroke="#ffffff" stroke-width="9"/>`
       : ''
   ]
   return { svg: parts.join(''), at, colours }
@@ -167,14 +171,16 @@ function mix(p: string, q: string, t: number): string {
 /** What the manner does with the drawing: outlines, a soft edge, a margin round it. */
 function finished(manner: Manner, svg: string): string {
   const whole = (inner: string): string =>
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}" viewBox="0 0 ${WIDTH} ${HEIGHT}">${inner}</svg>`
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}"`
+    + ` viewBox="0 0 ${WIDTH} ${HEIGHT}">${inner}</svg>`
   if (manner === 'line')
     return whole(svg.replaceAll(/(?<!stroke-width="9")\/>/g, ' stroke="#1a2630" stroke-width="1.4"/>'))
   if (manner === 'margin') {
     const m = 44
     return whole(
       rect(0, 0, WIDTH, HEIGHT, '#f7f5ef')
-        + `<svg x="${m}" y="${m}" width="${WIDTH - 2 * m}" height="${HEIGHT - 2 * m}" viewBox="0 0 ${WIDTH} ${HEIGHT}" preserveAspectRatio="none">${svg}</svg>`
+        + `<svg x="${m}" y="${m}" width="${WIDTH - 2 * m}" height="${HEIGHT - 2 * m}"`
+        + ` viewBox="0 0 ${WIDTH} ${HEIGHT}" preserveAspectRatio="none">${svg}</svg>`
     )
   }
   return whole(svg)

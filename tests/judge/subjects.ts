@@ -115,7 +115,8 @@ const THINGS: Record<FurtherSubject, (x: number, y: number, s: number, c: Colour
   house: (x, y, s, c) => ({
     svg:
       box(x - 0.9 * s, y - 1.1 * s, 1.8 * s, 1.1 * s, c.thing)
-      + `<path d="M${x - 1.1 * s} ${y - 1.1 * s}L${x} ${y - 1.9 * s}L${x + 1.1 * s} ${y - 1.1 * s}Z" fill="${c.accent}"/>`
+      + `<path d="M${x - 1.1 * s} ${y - 1.1 * s}L${x} ${y - 1.9 * s}L${x + 1.1 * s} ${y - 1.1 * s}Z"`
+      + ` fill="${c.accent}"/>`
       + box(x - 0.2 * s, y - 0.6 * s, 0.4 * s, 0.6 * s, c.dark)
       + box(x + 0.4 * s, y - 0.8 * s, 0.3 * s, 0.3 * s, c.dark),
     box: { x: x - 1.1 * s, y: y - 1.9 * s, w: 2.2 * s, h: 1.9 * s }
@@ -163,7 +164,8 @@ export function drawFurther(
     faults.has('black') ? box(left ? W * 0.03 : W * 0.72, H * 0.6, W * 0.25, H * 0.36, '#030303') : '',
     thing.svg,
     faults.has('rival')
-      ? `<circle cx="${left ? W * 0.14 : W * 0.86}" cy="${H * 0.24}" r="34" fill="#ff2a12" stroke="#ffffff" stroke-width="9"/>`
+      ? `<circle cx="${left ? W * 0.14 : W * 0.86}" cy="${H * 0.24}" r="34" fill="#ff2a12"`
+        + ` stroke="#ffffff" stroke-width="9"/>`
       : ''
   ]
   return { svg: parts.join(''), box: thing.box }

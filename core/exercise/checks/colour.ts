@@ -200,7 +200,8 @@ export const greyed = (atLeast: number): Check =>
     id: 'greyed',
     name: 'steps to grey',
     asks: () =>
-      `At least ${atLeast} steps of strength between grey and the colour, each in ${percent(BAND_SHARE)} of the picture`,
+      `At least ${atLeast} steps of strength between grey and the colour,`
+      + ` each in ${percent(BAND_SHARE)} of the picture`,
     atLeast,
     top: Math.round(VIVID_ABOVE / BAND),
     exact: true,

@@ -13,8 +13,8 @@ CREATE TABLE IF NOT EXISTS paints (
   CHECK ((account_id IS NULL) <> (class_id IS NULL))
 );
 
--- What a person keeps: a colour, a mixture with its parts, a palette; and what it gave on paper, once it was painted and
--- read.
+-- What a person keeps: a colour, a mixture with its parts, a palette; and what it gave on paper, once it was painted
+-- and read.
 CREATE TABLE IF NOT EXISTS swatches (
   id INT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   account_id INT UNSIGNED NOT NULL,
@@ -28,8 +28,8 @@ CREATE TABLE IF NOT EXISTS swatches (
   FOREIGN KEY (account_id) REFERENCES accounts (id) ON DELETE CASCADE
 );
 
--- Drills for the eye that were gone through: every answer, so that a threshold can be reckoned again, and on what it was
--- seen.
+-- Drills for the eye that were gone through: every answer, so that a threshold can be reckoned again, and on what it
+-- was seen.
 CREATE TABLE IF NOT EXISTS drill_runs (
   id INT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   account_id INT UNSIGNED NOT NULL,

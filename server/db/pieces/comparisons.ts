@@ -49,7 +49,8 @@ export async function storeComparison(
 export async function storeCorners(db: Db, { oldId, newId }: Pair, corners: readonly Point[] | null): Promise<void> {
   const kept = corners && JSON.stringify(corners)
   await db.execute(
-    `INSERT INTO comparisons (old_id, new_id, corners) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE corners = VALUES(corners)`,
+    `INSERT INTO comparisons (old_id, new_id, corners) VALUES (?, ?, ?)
+     ON DUPLICATE KEY UPDATE corners = VALUES(corners)`,
     [oldId, newId, kept]
   )
 }

@@ -225,8 +225,8 @@ export async function storeMeasurementFailure(
   reason: string
 ): Promise<void> {
   await db.execute(
-    `UPDATE measurements SET state = 'failed', reason = ?, claimed_by = NULL, attempts = 0, updated_at = UTC_TIMESTAMP(3)
-     WHERE submission_id = ? AND claimed_by = ?`,
+    `UPDATE measurements SET state = 'failed', reason = ?, claimed_by = NULL, attempts = 0,
+       updated_at = UTC_TIMESTAMP(3) WHERE submission_id = ? AND claimed_by = ?`,
     [reason.slice(0, 500), submissionId, by]
   )
 }

@@ -156,7 +156,8 @@ export const unassignExercise = (account: Account, submissionId: number): Promis
     if (set?.assignment.handIn) {
       throw new AppError(
         'invalid',
-        `${set.assignment.learner.name} has handed something in for this exercise already: it stays, and can be confirmed.`
+        `${set.assignment.learner.name} has handed something in for this exercise already:`
+          + ' it stays, and can be confirmed.'
       )
     }
     await deleteAnswers(connection, 'x.submission_id = ?', [submissionId])

@@ -112,7 +112,8 @@ export async function takeSheets(account: Account, sent: SheetsSent, tell: TellS
   if (!taken)
     throw new AppError(
       'not-a-picture',
-      'No worksheet is found in this photograph. All four corner marks must be seen, and lie flat; or set the corners by hand.'
+      'No worksheet is found in this photograph.'
+        + ' All four corner marks must be seen, and lie flat; or set the corners by hand.'
     )
   return taken
 }

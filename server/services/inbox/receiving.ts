@@ -104,7 +104,9 @@ async function refusalOf(mail: LetterRead, learner: Known): Promise<Refusal | nu
   if (today >= MOST_TODAY) return { reason: `${MOST_TODAY} mails came from this address within a day`, answer: 'none' }
   if (mail.tooLarge)
     return {
-      reason: `it is larger than ${LETTER_LIMITS.bytes / 1024 / 1024} MB: send the pictures in several mails, or smaller`,
+      reason:
+        `it is larger than ${LETTER_LIMITS.bytes / 1024 / 1024} MB:`
+        + ' send the pictures in several mails, or smaller',
       answer: 'learner'
     }
   if (waiting >= MOST_WAITING)

@@ -110,7 +110,9 @@ export const tellNewAddress = (connection: Db, accountId: number, link: LinkRow)
     email: link.email,
     linkId: link.id,
     subject: 'Is this your address?',
-    body: 'Open the link to confirm it. Until then the address from before is used. If you know nothing of this, do nothing.'
+    body:
+      'Open the link to confirm it. Until then the address from before is used.'
+      + ' If you know nothing of this, do nothing.'
   })
 
 /** What was changed about how somebody comes in: seen by them, whoever did it. */
@@ -153,7 +155,8 @@ export const tellErasure = (connection: Db, { accountId, classId, aboutId, name,
     subject: `${name ?? 'Your account'} will be erased on ${dayOf(at)}`,
     body: name
       ? 'Everything of theirs goes with them. Until then it can be undone, on the list of the class.'
-      : 'Everything of yours goes with it: pictures, critiques, exercises. Until then you can undo it on your account’s page, and take your record away.'
+      : 'Everything of yours goes with it: pictures, critiques, exercises.'
+        + ' Until then you can undo it on your account’s page, and take your record away.'
   })
 
 export const tellErasureUndone = (connection: Db, accountId: number): Promise<void> =>

@@ -39,10 +39,10 @@ const paragraphs = (words: string): string =>
     .join('')
 
 function critiqueHtml({ works, verdict, corrections, answer, questionBack }: Critique): string {
-  const list = corrections.map(
-    c =>
-      `<li><b>${escapeHtml(tagOf(c))}</b> ${escapeHtml(c.what)} ${escapeHtml(c.reason)} <em>${escapeHtml(c.todo)}</em></li>`
-  )
+  const list = corrections.map(c => {
+    const [tag, what, reason, todo] = [tagOf(c), c.what, c.reason, c.todo].map(escapeHtml)
+    return `<li><b>${tag}</b> ${what} ${reason} <em>${todo}</em></li>`
+  })
   return [
     paragraphs(works),
     list.length ? `<ol>${list.join('')}</ol>` : '',
@@ -72,13 +72,16 @@ export const indexPage = ({ name, classes, takenAt, pieces }: RecordWords): stri
 <title>${escapeHtml(name)}: the whole record</title>
 <style>
 body{font:16px/1.45 Georgia,serif;max-width:60rem;margin:2rem auto;padding:0 1rem;background:#f3f3f3;color:#262626}
-h1,h2{font-weight:400}article{display:grid;grid-template-columns:minmax(0,18rem) 1fr;gap:1.5rem;padding:1.5rem 0;border-top:1px solid #c6c6c6}
-img{max-width:100%}.quiet{color:#5e5e5e;font-size:.9rem}a{color:#7c3a26}@media(max-width:40rem){article{grid-template-columns:1fr}}
+h1,h2{font-weight:400}
+article{display:grid;grid-template-columns:minmax(0,18rem) 1fr;gap:1.5rem;padding:1.5rem 0}
+article{border-top:1px solid #c6c6c6}
+img{max-width:100%}.quiet{color:#5e5e5e;font-size:.9rem}a{color:#7c3a26}
+@media(max-width:40rem){article{grid-template-columns:1fr}}
 </style>
 <h1>${escapeHtml(name)}</h1>
-<p class="quiet">${escapeHtml(classes.join(', '))} · taken on ${format(takenAt, 'd MMMM yyyy')} · everything is in this folder: pictures as
-handed in (without place and camera), critiques and readings as JSON and CSV. <a href="record.json">record.json</a> holds what
-belongs to no piece.</p>
+<p class="quiet">${escapeHtml(classes.join(', '))} · taken on ${format(takenAt, 'd MMMM yyyy')} · everything is in this
+folder: pictures as handed in (without place and camera), critiques and readings as JSON and CSV.
+<a href="record.json">record.json</a> holds what belongs to no piece.</p>
 ${pieces.map(pieceHtml).join('\n')}
 </html>
 `

@@ -72,7 +72,9 @@ function headedRow(cells: readonly string[], headings: readonly Heading[], row: 
     ? [
         {
           column: '',
-          message: `There ${extra === 1 ? 'is a cell' : `are ${extra} cells`} more than columns: is a comma missing its quotes?`
+          message:
+            `There ${extra === 1 ? 'is a cell' : `are ${extra} cells`} more than columns:`
+            + ' is a comma missing its quotes?'
         }
       ]
     : []

@@ -7,9 +7,11 @@ import { capital, isPlural, percent } from '../../words'
 
 const WHY = {
   cutout:
-    'A figure whose edges are all sharper than anything around it looks cut out and pasted on. Some of its edges should be lost.',
+    'A figure whose edges are all sharper than anything around it looks cut out and pasted on.'
+    + ' Some of its edges should be lost.',
   silhouette:
-    'A figure is known by its plain shape before anything inside it is seen. Filled with one tone, it should still be itself.'
+    'A figure is known by its plain shape before anything inside it is seen.'
+    + ' Filled with one tone, it should still be itself.'
 }
 
 export function cutOutReading(what: string, { sharpness, detail }: CutOut, { cutout }: HouseStandards): Reading {
@@ -24,7 +26,8 @@ export function cutOutReading(what: string, { sharpness, detail }: CutOut, { cut
     trains: [],
     sentence: pasted
       ? `${capital(what)} looks cut out: ${most.toFixed(1)} times ${how} than what is around it.`
-      : `${capital(what)} belongs to its surroundings: ${most.toFixed(1)} times as ${how === 'sharper' ? 'sharp' : 'busy'} as they are.`,
+      : `${capital(what)} belongs to its surroundings:`
+        + ` ${most.toFixed(1)} times as ${how === 'sharper' ? 'sharp' : 'busy'} as they are.`,
     figure: {
       unit: 'times',
       value: most,

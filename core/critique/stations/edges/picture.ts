@@ -9,7 +9,8 @@ const WHY = {
   lines:
     'A line says where a form ends; value says how it turns. Where line does the work of value, the form stays flat.',
   falloff:
-    'Sharp edges come forward. They should be sharpest at the focus and soften away from it, or everything is equally near.',
+    'Sharp edges come forward.'
+    + ' They should be sharpest at the focus and soften away from it, or everything is equally near.',
   symmetry: 'A picture that mirrors itself stands still. That can be meant; mostly it is not.',
   horizon: 'A division at half the height makes two pictures of equal importance.'
 }
@@ -32,7 +33,8 @@ export function linesReading(
     trains: ['two-values'],
     sentence: soft
       ? `Thin dark lines carry a good part of the contrast, ${percent(lineDependence)}.`
-      : `Thin dark lines carry ${percent(lineDependence)} of the contrast: form is drawn where it could be turned by value.`,
+      : `Thin dark lines carry ${percent(lineDependence)} of the contrast:`
+        + ' form is drawn where it could be turned by value.',
     figure: {
       unit: 'share',
       value: lineDependence,
@@ -115,7 +117,8 @@ export function horizonReading({ horizon }: CompositionSection, standards: House
     trains: ['framing'],
     sentence: halved
       ? `A division from side to side cuts the picture in half, at ${percent(horizon)} of its height.`
-      : `The picture is divided ${horizon < 0.5 ? 'above' : 'below'} its middle, at ${percent(horizon)} of the height from the top.`,
+      : `The picture is divided ${horizon < 0.5 ? 'above' : 'below'} its middle,`
+        + ` at ${percent(horizon)} of the height from the top.`,
     points: [0.03, 0.97].map(x => ({ x, y: horizon, label: '–' })),
     ...(halved ? { weight: 0.35 } : {})
   }

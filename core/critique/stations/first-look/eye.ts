@@ -5,7 +5,8 @@ import type { Reading } from '../../reading'
 import { placeWords } from '../places'
 
 const WHY =
-  'The first look cannot be repeated: once the picture is known, the eye goes where it knows something is. What it met first is what a stranger meets.'
+  'The first look cannot be repeated: once the picture is known, the eye goes where it knows something is.'
+  + ' What it met first is what a stranger meets.'
 
 /** Nearer than this share of the picture, two places are one; so are two that are called the same. */
 const SAME_PLACE = 0.15

@@ -8,9 +8,12 @@ import { capital, count, list } from '../../words'
 import { inPlace, placeWords, thingWords } from '../places'
 
 const WHY = {
-  path: 'The eye goes where something differs: the strongest contrast, the sharpest detail, the whitest white, the strongest colour. What it meets first is what the picture is taken to be about.',
+  path:
+    'The eye goes where something differs: the strongest contrast, the sharpest detail, the whitest white,'
+    + ' the strongest colour. What it meets first is what the picture is taken to be about.',
   intended:
-    'The place the picture is about should have the strongest contrast, the strongest colour or the sharpest detail. Whatever has more of them is looked at instead.',
+    'The place the picture is about should have the strongest contrast, the strongest colour or the sharpest detail.'
+    + ' Whatever has more of them is looked at instead.',
   whites: 'A bare white is the lightest thing there is. One is an accent; several compete with each other.',
   contrast: 'Contrast is spent where the eye should stop. The same contrast elsewhere is a second picture.'
 }
@@ -93,7 +96,8 @@ export function intendedReading(focus: FocusSection): Reading | null {
       ? `Nothing stops the eye where it should go: ${thingWords(thief)} takes it${forCause(thief)}.`
       : over < SHARED
         ? `The focus shares the first look with ${thingWords(thief)}.`
-        : `The eye comes here ${['', 'first', 'second', 'third', 'fourth', 'fifth'][rank!]}: ${thingWords(thief)} is before it${forCause(thief)}.`
+        : `The eye comes here ${['', 'first', 'second', 'third', 'fourth', 'fifth'][rank!]}:`
+          + ` ${thingWords(thief)} is before it${forCause(thief)}.`
   return {
     ...base,
     verdict: over >= PLAINLY ? 'fix' : 'look',
@@ -128,7 +132,8 @@ export function contrastReading(focus: FocusSection): Reading | null {
     why: WHY.contrast,
     trains: [],
     sentence: strong
-      ? `The contrast is spent where it should be: ${Math.round(contrast)} steps at the focus, more than in ${tenths} of ten places as large.`
+      ? 'The contrast is spent where it should be:'
+        + ` ${Math.round(contrast)} steps at the focus, more than in ${tenths} of ten places as large.`
       : `The focus has ${Math.round(contrast)} steps of contrast, less than ${tenths} of ten places as large.`,
     figure: {
       unit: 'steps',
@@ -165,7 +170,9 @@ export function whitesReading({ whites }: FocusSection, focus: Area | null): Rea
   return {
     ...base,
     verdict: rivals > 2 ? 'look' : 'works',
-    sentence: `${many} bare whites; the largest lies ${inPlace(largest)}.${rivals > 2 ? ' They compete with the focus.' : ''}`,
+    sentence:
+      `${many} bare whites;`
+      + ` the largest lies ${inPlace(largest)}.${rivals > 2 ? ' They compete with the focus.' : ''}`,
     ...(rivals > 2 ? { weight: weighed(rivals, 1, 12) } : {})
   }
 }

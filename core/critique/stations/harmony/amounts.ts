@@ -9,9 +9,11 @@ import { inPlace } from '../places'
 
 const WHY = {
   proportion:
-    'When every colour has the same amount, none leads and the eye has nowhere to begin. One colour leads, one assists, one is the accent.',
+    'When every colour has the same amount, none leads and the eye has nowhere to begin.'
+    + ' One colour leads, one assists, one is the accent.',
   saturation:
-    'A colour looks strong beside a quiet one. When everything is saturated nothing is; when nothing is, the picture has no voice.'
+    'A colour looks strong beside a quiet one.'
+    + ' When everything is saturated nothing is; when nothing is, the picture has no voice.'
 }
 
 /**
@@ -56,7 +58,8 @@ export function proportionReading(harmony: HarmonySection, { lead: standard }: H
     station: 'harmony',
     verdict: leads ? 'works' : 'fix',
     sentence: leads
-      ? `One colour leads, with ${parts[0]} of the coloured area; ${list(parts.slice(1))} ${parts.length > 2 ? 'follow' : 'follows'}.`
+      ? `One colour leads, with ${parts[0]} of the coloured area;`
+        + ` ${list(parts.slice(1))} ${parts.length > 2 ? 'follow' : 'follows'}.`
       : `Equal amounts: ${list(parts)}. No colour leads.`,
     why: WHY.proportion,
     figure: {
@@ -109,7 +112,8 @@ export function saturationReading(
     return {
       ...base,
       verdict: near ? 'look' : 'fix',
-      sentence: `${percent(vivid)} of the picture is vivid: everything shouts. Vary value and saturation, not only hue.`,
+      sentence:
+        `${percent(vivid)} of the picture is vivid: everything shouts.` + ' Vary value and saturation, not only hue.',
       figure: {
         unit: 'share',
         value: vivid,
@@ -139,7 +143,9 @@ export function saturationReading(
     return {
       ...base,
       verdict: 'works',
-      sentence: `Strong beside quiet: the ${spot.named} ${inPlace(spot)} has the strongest colour, and what is around it leaves it that.`,
+      sentence:
+        'Strong beside quiet:'
+        + ` the ${spot.named} ${inPlace(spot)} has the strongest colour, and what is around it leaves it that.`,
       points: spots.map((s, i) => ({ x: s.x, y: s.y, label: String(i + 1) }))
     }
   }

@@ -9,7 +9,8 @@ import type { HouseStandards } from '../../standards'
 import { capital, count, list, percent, wholePercent } from '../../words'
 
 const WHY =
-  'Colours that keep to a scheme belong together before anyone asks why. Leaving it is a decision, best kept for one place.'
+  'Colours that keep to a scheme belong together before anyone asks why.'
+  + ' Leaving it is a decision, best kept for one place.'
 
 const SECTOR_NAMES = ['achromatic', 'open'] as readonly SchemeName[]
 /** The sectors behind a scheme's name: an accent among greys is a one-colour scheme. */
@@ -98,7 +99,8 @@ export function schemeReading(
   const sentence =
     scheme.name === 'achromatic-accent'
       ? `Greys, with an accent of ${list(names)}.`
-      : `The colour keeps to ${SCHEME_WORDS[scheme.name]}: ${held}${accent ? `, with an accent of ${accent.named}` : ''}.`
+      : `The colour keeps to ${SCHEME_WORDS[scheme.name]}:`
+        + ` ${held}${accent ? `, with an accent of ${accent.named}` : ''}.`
   return {
     ...base,
     verdict: hard ? 'look' : 'works',

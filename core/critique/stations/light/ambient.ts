@@ -3,7 +3,8 @@ import type { Ambient } from '../../piece/measure'
 import type { Reading } from '../../reading'
 
 export const WHY_DARKER =
-  'Shadows carry the colour of what surrounds them, most often the sky. A shadow that is only a darker version of the same colour looks dead.'
+  'Shadows carry the colour of what surrounds them, most often the sky.'
+  + ' A shadow that is only a darker version of the same colour looks dead.'
 
 /** Whether the shadows carry the colour of their surroundings. Null where nothing was picked, or either has no hue. */
 export function ambientReading(ambient: Ambient | null): Reading | null {

@@ -6,7 +6,9 @@ import { capital, list } from '../../words'
 import { WHY_DARKER } from './ambient'
 
 const WHY = {
-  one: 'One light dims every material by the same ratio, whatever its colour. A shadow that follows another ratio belongs to another light.',
+  one:
+    'One light dims every material by the same ratio, whatever its colour.'
+    + ' A shadow that follows another ratio belongs to another light.',
   families:
     'On one material no tone in the shadow may be lighter than the darkest in the light, or the form falls apart.'
 }
@@ -28,7 +30,9 @@ function leavesReading(material: MaterialLight, standard: number): Reading {
     verdict: 'fix',
     why: WHY.one,
     trains: [],
-    sentence: `${named(name)} leaves the light: its shadow is ${Math.round(deviation)} away from where the others put it, ${way}. Expected is ${expected}.`,
+    sentence:
+      `${named(name)} leaves the light:`
+      + ` its shadow is ${Math.round(deviation)} away from where the others put it, ${way}. Expected is ${expected}.`,
     figure: {
       unit: 'difference',
       value: deviation,

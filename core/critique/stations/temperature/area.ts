@@ -4,7 +4,8 @@ import type { Reading } from '../../reading'
 import { capital } from '../../words'
 
 const WHY =
-  'Warm and cool exist only beside each other. A neutral grey is warm in a cool scene; what parts from the scene is seen first.'
+  'Warm and cool exist only beside each other.'
+  + ' A neutral grey is warm in a cool scene; what parts from the scene is seen first.'
 
 /** Within this of its scene a colour has the scene's temperature. */
 const SAME = 5

@@ -9,9 +9,11 @@ import { capital, list, percent } from '../../words'
 
 const WHY = {
   light:
-    'Light and shadow part by temperature as much as by value. Where one material is seen in both, warm light with cool shadow, or the reverse, is what makes light read as light.',
+    'Light and shadow part by temperature as much as by value. Where one material is seen in both,'
+    + ' warm light with cool shadow, or the reverse, is what makes light read as light.',
   balance:
-    'Temperature is relative: a grey is warm beside cyan. A picture leans one way, and what leans the other is seen first.',
+    'Temperature is relative: a grey is warm beside cyan.'
+    + ' A picture leans one way, and what leans the other is seen first.',
   darks: 'The darkest darks carry the mood. Black paint makes them neither; mixed darks are warm or cool by choice.'
 }
 
@@ -126,7 +128,9 @@ export function darksReading({ darkest }: TemperatureSection, value: ValueSectio
     verdict: 'works',
     why: WHY.darks,
     trains: [],
-    sentence: `${capital(darkest > 0 ? 'the darkest darks are warm' : 'the darkest darks are cool')}: they have a colour of their own.`,
+    sentence:
+      `${capital(darkest > 0 ? 'the darkest darks are warm' : 'the darkest darks are cool')}:`
+      + ' they have a colour of their own.',
     evidence: { name: 'temperature' }
   }
 }

@@ -4,7 +4,8 @@ import type { Reading } from '../../reading'
 import { list } from '../../words'
 
 const WHY =
-  'What is far is seen through air: cooler, greyer, closer together in value. A far plane warmer or stronger than the near one comes forward.'
+  'What is far is seen through air: cooler, greyer, closer together in value.'
+  + ' A far plane warmer or stronger than the near one comes forward.'
 
 /** Null while not both the near and the far plane are marked. */
 export function planesTemperatureReading({ steps: planes, farWarmer, farStronger }: DepthLadder): Reading | null {

@@ -7,7 +7,8 @@ import { inPlace } from '../places'
 import { steps } from '../../words'
 
 const WHY =
-  'Every grey filter weighs colours differently, and on strong colours they disagree. Value here is L*, which is how light the eye sees a colour; the others show what a painting program would have shown.'
+  'Every grey filter weighs colours differently, and on strong colours they disagree. Value here is L*,'
+  + ' which is how light the eye sees a colour; the others show what a painting program would have shown.'
 const NAMES = { luma: 'luma', hsl: 'HSL lightness', hsv: 'HSV value' } as const
 
 /** Under this many steps the choice of a grey makes no difference worth a word. */

@@ -9,11 +9,15 @@ import { inPlace } from '../places'
 
 const WHY = {
   range:
-    'The jump from darkest dark to lightest light is what reads first and from farthest. In the middle tones alone, nothing can come forward.',
+    'The jump from darkest dark to lightest light is what reads first and from farthest.'
+    + ' In the middle tones alone, nothing can come forward.',
   groups:
-    'A picture reads by a few big values. With two it is a poster, with three it has light, shade and something between.',
+    'A picture reads by a few big values.'
+    + ' With two it is a poster, with three it has light, shade and something between.',
   black: 'Flat black draws the eye, cannot be shaded further, and hides whether the dark is warm or cool.',
-  key: 'The key sets the mood before anything is recognised: a low key is night or weight, a high key air and light. It should be chosen, not drifted into.'
+  key:
+    'The key sets the mood before anything is recognised: a low key is night or weight, a high key air and light.'
+    + ' It should be chosen, not drifted into.'
 }
 
 /** A narrow range in a high or a low key is meant from this many steps on: under it even mist is flat. */
@@ -38,8 +42,10 @@ export function rangeReading(value: ValueSection, { range }: HouseStandards): Re
     verdict === 'full'
       ? `The range is full: ${said}. The lights can come forward.`
       : soft
-        ? `The range is just under ${verdict === 'narrow' ? 'moderate' : 'full'}: ${steps(value.range)} steps, where ${bound} are wanted.${missing(value)}`
-        : `The range is ${verdict}: ${steps(value.range)} steps, where a full one has ${range.full} or more.${missing(value)}`
+        ? `The range is just under ${verdict === 'narrow' ? 'moderate' : 'full'}:`
+          + ` ${steps(value.range)} steps, where ${bound} are wanted.${missing(value)}`
+        : `The range is ${verdict}:`
+          + ` ${steps(value.range)} steps, where a full one has ${range.full} or more.${missing(value)}`
   const push = value.darkest > 100 - value.lightest ? 'the darkest dark down' : 'the lightest light up'
   // A picture all in its lights or all in its darks may mean it: mist, snow, night. A moderate range is no fault by
   // itself.
@@ -94,7 +100,9 @@ export function groupsReading(value: ValueSection): Reading | null {
     id: 'value.groups',
     station: 'values',
     verdict: 'works',
-    sentence: `${capital(count(groups.length))} values carry the picture: ${each}.${groups.length === 2 ? ' It reads as a poster does.' : ''}`,
+    sentence:
+      `${capital(count(groups.length))} values carry the picture:`
+      + ` ${each}.${groups.length === 2 ? ' It reads as a poster does.' : ''}`,
     why: WHY.groups,
     evidence: { name: 'groups', count: null },
     trains: []
@@ -145,7 +153,9 @@ export function blackReading({ flatBlack, thirds, key }: ValueSection, standards
   return {
     ...base,
     verdict: avoid && holes > PLAINLY * bound ? 'fix' : 'look',
-    sentence: `Flat black fills ${percent(holes)} of the picture, most of it ${where}.${avoid ? '' : ' Is it meant everywhere?'}`,
+    sentence:
+      `Flat black fills ${percent(holes)} of the picture,`
+      + ` most of it ${where}.${avoid ? '' : ' Is it meant everywhere?'}`,
     figure: {
       unit: 'share',
       value: holes,

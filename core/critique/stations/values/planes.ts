@@ -4,7 +4,8 @@ import type { Reading } from '../../reading'
 import { list, steps } from '../../words'
 
 const WHY =
-  'Planes part by value before anything else. A middle plane that is darker or lighter than both its neighbours jumps out of its place.'
+  'Planes part by value before anything else.'
+  + ' A middle plane that is darker or lighter than both its neighbours jumps out of its place.'
 
 /** Null while fewer than two planes are marked. */
 export function planesValueReading({ steps: planes, inOrder }: DepthLadder): Reading | null {

@@ -4,7 +4,8 @@ import type { Reading } from '../../reading'
 import { steps } from '../../words'
 
 const WHY =
-  'A study from a reference is first of all a study of its values: the same darkest dark, the same lightest light, the same masses between.'
+  'A study from a reference is first of all a study of its values:'
+  + ' the same darkest dark, the same lightest light, the same masses between.'
 
 /** Steps by which a study may differ and still hold the reference's values. */
 const CLOSE = 8

@@ -22,10 +22,12 @@ export function separationReading(what: string, separation: Separation, { merge 
   const several = isPlural(what),
     it = several ? 'them' : 'it'
   const sentence = lost
-    ? `${capital(what)} ${several ? 'merge with their' : 'merges with its'} surroundings: ${steps(apart)} apart, ${merge.value} wanted.`
+    ? `${capital(what)} ${several ? 'merge with their' : 'merges with its'} surroundings:`
+      + ` ${steps(apart)} apart, ${merge.value} wanted.`
     : thin
       ? `${capital(what)} ${several ? 'are' : 'is'} held apart by colour alone: only ${steps(apart)} value steps.`
-      : `${capital(what)} ${several ? 'stand' : 'stands'} clear: ${steps(apart)} value steps ${separation.deltaValue > 0 ? 'lighter' : 'darker'} than what is around ${it}.`
+      : `${capital(what)} ${several ? 'stand' : 'stands'} clear:`
+        + ` ${steps(apart)} value steps ${separation.deltaValue > 0 ? 'lighter' : 'darker'} than what is around ${it}.`
   return {
     id: 'value.separation',
     station: 'values',

@@ -4,7 +4,8 @@ import type { Reading } from '../../reading'
 import { percent } from '../../words'
 
 const WHY =
-  'From across the room only the big masses are left. What the picture loses at the size of a stamp was carried by detail.'
+  'From across the room only the big masses are left.'
+  + ' What the picture loses at the size of a stamp was carried by detail.'
 
 /**
  * Share of the value variance left at 160 pixels: under the first, detail eats the picture; from the second on, it
@@ -19,7 +20,8 @@ export function thumbnailReading({ kept, focusHolds }: ThumbnailRead): Reading |
   const eaten = kept < EATEN,
     reads = !eaten && focusHolds === true
   const sentence = reads
-    ? `The big picture reads small, and the focus with it: ${percent(kept)} of its contrast is left at the size of a stamp.`
+    ? 'The big picture reads small, and the focus with it:'
+      + ` ${percent(kept)} of its contrast is left at the size of a stamp.`
     : eaten
       ? `Detail eats the big picture: ${percent(kept)} of its contrast is left at the size of a stamp.${focusHolds === false ? ' The focus is lost with it.' : ''}`
       : 'At the size of a stamp the focus is no longer among the first two things seen.'

@@ -6,7 +6,8 @@ import { placed, type PieceReading } from '../piece'
 
 const WHY = {
   margin:
-    'Paper, mat and frame are part of the file and not of the work. Counted with it they lend it lights and edges it does not have.',
+    'Paper, mat and frame are part of the file and not of the work.'
+    + ' Counted with it they lend it lights and edges it does not have.',
   carries: 'A critique that finds nothing to change says what should be kept.'
 }
 
@@ -33,7 +34,8 @@ function carriesReading(readings: readonly PieceReading[]): Reading | null {
     why: WHY.carries,
     trains: [],
     sentence: best
-      ? `Nothing here asks for a correction. What carries it: ${best.sentence.charAt(0).toLowerCase()}${best.sentence.slice(1)}`
+      ? 'Nothing here asks for a correction.'
+        + ` What carries it: ${best.sentence.charAt(0).toLowerCase()}${best.sentence.slice(1)}`
       : 'Nothing here asks for a correction.',
     ...(best?.evidence ? { evidence: best.evidence } : {}),
     ...(best?.points ? { points: best.points } : {})

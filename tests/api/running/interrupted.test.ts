@@ -6,15 +6,15 @@ import { createPool } from 'mysql2/promise'
 import type { RowDataPacket } from 'mysql2/promise'
 import sharp from 'sharp'
 import { afterEach, expect, it, vi } from 'vitest'
-import { endChild } from '../../bin/lib/processes'
-import { REPORT_VERSION } from '../../core/measure/report'
-import type { PieceExtras } from '../../core/critique/piece/measure'
-import type { Report } from '../../core/measure/report'
-import type { Db } from '../../server/db/pool'
-import { storeReport } from '../../server/db/pieces/measurements'
-import { migrate, statementsOf } from '../../server/db/migrate'
-import { NEWEST_MIGRATION } from '../../server/db/schema'
-import { anotherServer, database, Person, picture } from './client'
+import { endChild } from '../../../bin/lib/processes'
+import { REPORT_VERSION } from '../../../core/measure/report'
+import type { PieceExtras } from '../../../core/critique/piece/measure'
+import type { Report } from '../../../core/measure/report'
+import type { Db } from '../../../server/db/pool'
+import { storeReport } from '../../../server/db/pieces/measurements'
+import { migrate, statementsOf } from '../../../server/db/migrate'
+import { NEWEST_MIGRATION } from '../../../server/db/schema'
+import { anotherServer, database, Person, picture } from '../client'
 
 let second: ChildProcess | null = null
 afterEach(async () => {
@@ -81,8 +81,8 @@ it('only whoever holds a measurement writes it, and never over a newer one', asy
   await rosa.measured(id)
   const hold = (version: number) =>
     connection.execute(
-      `UPDATE measurements SET claimed_by = 'mine', leased_until = UTC_TIMESTAMP(3) + INTERVAL 1 MINUTE, report_version = ?
-       WHERE submission_id = ?`,
+      `UPDATE measurements SET claimed_by = 'mine', leased_until = UTC_TIMESTAMP(3) + INTERVAL 1 MINUTE,
+       report_version = ? WHERE submission_id = ?`,
       [version, id]
     )
   const write = (by: string): Promise<boolean> =>
@@ -142,7 +142,7 @@ it('an original kept with its place and camera loses them after the start, and t
 
 it('migrates again without a change, also when the record of it was lost', async () => {
   const pool = createPool({ uri: process.env.TEST_KEEPER_URL!, connectionLimit: 2 })
-  const folder = new URL('../../server/db/migrations', import.meta.url).pathname
+  const folder = new URL('../../../server/db/migrations', import.meta.url).pathname
   expect(await migrate(pool, folder)).toEqual([])
   await pool.query("DELETE FROM migrations WHERE name LIKE '0001%' OR name LIKE '0013%'")
   expect(await migrate(pool, folder)).toEqual(['0001_first.sql', '0013_house.sql'])

@@ -6,9 +6,9 @@ import { once } from 'node:events'
 import { readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import type { ErrorBody } from '../../shared/errors'
-import { picture, type Person } from './client'
-import { House, until } from '../house'
+import type { ErrorBody } from '../../../shared/errors'
+import { picture, type Person } from '../client'
+import { House, until } from '../../house'
 
 let house: House, learner: Person, instructor: Person
 beforeAll(async () => {

@@ -1,10 +1,10 @@
 /** What a machine that watches is told: on a loopback port of its own, and of nobody's name or piece. */
 import type { ChildProcess } from 'node:child_process'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { freePort } from '../../bin/lib/database'
-import { endChild } from '../../bin/lib/processes'
-import { aboutOf } from '../../server/services/running/metrics'
-import { anotherServer, Person } from './client'
+import { freePort } from '../../../bin/lib/database'
+import { endChild } from '../../../bin/lib/processes'
+import { aboutOf } from '../../../server/services/running/metrics'
+import { anotherServer, Person } from '../client'
 
 let server: ChildProcess, origin: string, port: number
 beforeAll(async () => {

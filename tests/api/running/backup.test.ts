@@ -9,10 +9,10 @@ import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import mysql, { type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { freePort, startDatabase, type RunningDatabase } from '../../bin/lib/database'
-import { endChild } from '../../bin/lib/processes'
-import { startServer } from '../../bin/lib/serve'
-import { Person } from './client'
+import { freePort, startDatabase, type RunningDatabase } from '../../../bin/lib/database'
+import { endChild } from '../../../bin/lib/processes'
+import { startServer } from '../../../bin/lib/serve'
+import { Person } from '../client'
 
 const folder = mkdtempSync(join(tmpdir(), 'critica-backup-'))
 const at = (name: string): string => join(folder, name)
@@ -38,7 +38,8 @@ async function rowsOf(url: string): Promise<Record<string, string>> {
   const connection = await mysql.createConnection({ uri: url })
   try {
     const [tables] = await connection.query<RowDataPacket[]>(
-      "SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE'"
+      `SELECT table_name AS name FROM information_schema.tables
+       WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE'`
     )
     const sums: Record<string, string> = {}
     for (const { name } of tables as { name: string }[]) {
