@@ -48,7 +48,12 @@ async function drawn({ OPS, createCanvas }: Pdf & Canvas, page: PDFPageProxy): P
   const canvas = createCanvas(Math.round(viewport.width), Math.round(viewport.height))
   await page.render({ canvas: canvas as never, viewport }).promise
   const raw = { width: canvas.width, height: canvas.height, channels: 4 as const }
-  return sharp(canvas.data(), { raw }).removeAlpha().png({ compressionLevel: 2 }).toBuffer()
+  try {
+    // These bytes are the canvas's own, and go with it: it is used after them, so that nobody takes it away meanwhile.
+    return await sharp(canvas.data(), { raw }).removeAlpha().png({ compressionLevel: 2 }).toBuffer()
+  } finally {
+    canvas.width = canvas.height = 0
+  }
 }
 
 const refusals: Readonly<Record<string, string>> = {
