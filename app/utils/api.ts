@@ -1,6 +1,7 @@
 /** Talking to the server: one function, answers checked against the shared contract. */
 import type { z } from 'zod'
 import { AppError, type ErrorBody } from '~~/shared/errors'
+import { giveFile } from './giveFile'
 
 export interface ApiOptions {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
@@ -70,11 +71,7 @@ export async function download(
 ): Promise<void> {
   const response = await send(path, { method })
   if (!response.ok) throw refusalOf(await response.json().catch(() => null))
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(await response.blob())
-  link.download = fileName
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
+  giveFile(await response.blob(), fileName)
 }
 
 /** The sentence of anything that was thrown, by `api` or by what the framework wrapped around it. */

@@ -18,10 +18,4 @@ export async function keepAsStudy(picture: Blob): Promise<void> {
   await api(keptStudySchema, '/studies', { method: 'POST', body })
 }
 
-export function takeAsPicture(picture: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(picture)
-  link.download = `${name}.png`
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
-}
+export const takeAsPicture = (picture: Blob, name: string): void => giveFile(picture, `${name}.png`)

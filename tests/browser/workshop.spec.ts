@@ -202,7 +202,7 @@ test('values stand while colours change, a try is kept as a study, and framings 
   await page.getByText('Framings').click()
   await expect(page.getByText('centred')).toBeVisible({ timeout: 30_000 })
   await page.getByRole('button', { name: 'draw three shapes instead' }).click()
-  const paper = page.getByRole('img', { name: 'Three shapes, drawn by hand' }),
+  const paper = page.getByRole('application', { name: /^Three shapes/ }),
     box = (await paper.boundingBox())!
   await page.mouse.move(box.x + 60, box.y + 60)
   await page.mouse.down()
@@ -219,6 +219,12 @@ test('values stand while colours change, a try is kept as a study, and framings 
     await page.mouse.move(box.x + x, box.y + y)
   await page.mouse.up()
   await expect(page.getByText('shape 1: value 72')).toBeVisible()
+  // The second by keys alone.
+  await paper.focus()
+  for (const key of ['ArrowRight', ' ', 'ArrowDown', 'ArrowDown', ' ', 'ArrowLeft', 'ArrowLeft', ' ', 'Enter'])
+    await page.keyboard.press(key)
+  await expect(page.getByText('shape 2: value 48')).toBeVisible()
+  await accessible(page)
   await expect(first).toBeVisible()
 })
 

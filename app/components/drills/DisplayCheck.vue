@@ -8,6 +8,10 @@ const set = (some: Partial<Conditions>) => (conditions.value = { ...conditions.v
 /** Bytes of the four squares on black and on white. */
 const STEPS = [4, 8, 12, 18] as const
 const grey = (byte: number): string => `rgb(${byte} ${byte} ${byte})`
+const ENDS = [
+  { key: 'black', ground: '#000', from: 0, ask: 'How many squares do you see in the black?' },
+  { key: 'white', ground: '#fff', from: 255, ask: 'And in the white?' }
+] as const
 const COUNTS = ['none', 'one', 'two', 'three', 'all four'].map((label, i) => ({ key: String(i), label }))
 const key = (value: number | null): string | null => (value === null ? null : String(value))
 /** Lines of black and white send back half the light: a solid patch that melts into them tells the gamma. */
@@ -45,26 +49,16 @@ watch([width, height], ([w, h]) => {
       warms the screen at night, and look:
     </p>
     <div class="four">
-      <div>
-        <p class="steps" style="background: #000"><i v-for="s in STEPS" :key="s" :style="{ background: grey(s) }" /></p>
-        <p>How many squares do you see in the black?</p>
-        <WordChoice
-          :model-value="key(conditions.black)"
-          label="Squares in the black"
-          :choices="COUNTS"
-          @update:model-value="k => set({ black: Number(k) })"
-        />
-      </div>
-      <div>
-        <p class="steps" style="background: #fff">
-          <i v-for="s in STEPS" :key="s" :style="{ background: grey(255 - s) }" />
+      <div v-for="end in ENDS" :key="end.key">
+        <p class="steps" :style="{ background: end.ground }">
+          <i v-for="s in STEPS" :key="s" :style="{ background: grey(Math.abs(end.from - s)) }" />
         </p>
-        <p>And in the white?</p>
+        <p>{{ end.ask }}</p>
         <WordChoice
-          :model-value="key(conditions.white)"
-          label="Squares in the white"
+          :model-value="key(conditions[end.key])"
+          :label="`Squares in the ${end.key}`"
           :choices="COUNTS"
-          @update:model-value="k => set({ white: Number(k) })"
+          @update:model-value="k => set({ [end.key]: Number(k) })"
         />
       </div>
       <div>

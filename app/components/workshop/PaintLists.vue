@@ -14,13 +14,7 @@ async function bring(chosen: File | undefined) {
     problem.value = error instanceof RangeError ? error.message : 'This list cannot be read.'
   }
 }
-function take(kind: 'gpl' | 'csv') {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(paintFile(kind, workshop.paints))
-  link.download = `my-paints.${kind}`
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
-}
+const take = (kind: 'gpl' | 'csv') => giveFile(paintFile(kind, workshop.paints), `my-paints.${kind}`)
 const own = computed(() => new Set(workshop.paints.map(p => p.name)))
 /** What of a class's list is not in the box yet. */
 const lacking = computed(() =>

@@ -4,8 +4,6 @@ import { thresholdOf, type Answered } from '../../../core/drill/staircase'
 import type { DrillRun, DrillRunInput } from '../../../shared/workshop'
 import type { Changed, Db, Row } from '../pool'
 
-const parsed = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T
-
 function mapRun(row: Row): DrillRun {
   const drill = row.drill as DrillName
   return {
@@ -13,8 +11,8 @@ function mapRun(row: Row): DrillRun {
     drill,
     setting: row.setting as string,
     wheel: row.wheel as DrillRun['wheel'],
-    ...thresholdOf(drillOf(drill).asked, parsed<Answered[]>(row.answers)),
-    conditions: parsed<DrillRun['conditions']>(row.conditions),
+    ...thresholdOf(drillOf(drill).asked, row.answers as Answered[]),
+    conditions: row.conditions as DrillRun['conditions'],
     at: (row.done_at as Date).toISOString()
   }
 }

@@ -2,16 +2,14 @@
 import type { KeptSwatch, SwatchInput } from '../../../shared/workshop'
 import type { Changed, Db, Row } from '../pool'
 
-const parsed = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T
-
 /** The latest first. */
 export async function listSwatches(db: Db, accountId: number): Promise<KeptSwatch[]> {
   const [rows] = await db.execute<Row[]>('SELECT * FROM swatches WHERE account_id = ? ORDER BY id DESC', [accountId])
   return rows.map(row => ({
     id: row.id as number,
     kind: row.kind as KeptSwatch['kind'],
-    hexes: parsed<string[]>(row.hexes),
-    parts: parsed<KeptSwatch['parts']>(row.parts),
+    hexes: row.hexes as string[],
+    parts: row.parts as KeptSwatch['parts'],
     note: row.note as string,
     keptAt: (row.kept_at as Date).toISOString(),
     read: row.read_hex ? { hex: row.read_hex as string, at: (row.read_at as Date).toISOString() } : null

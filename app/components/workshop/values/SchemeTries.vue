@@ -38,14 +38,7 @@ const values = computed(() => props.map.masses.map(m => Math.round(m.value)).joi
       <MassCanvas :map="map" :hexes="hexes" :label="`In the scheme, ${v + 1}`" />
       <figcaption>
         <span class="chips">
-          <NuxtLink
-            v-for="hex in hexes"
-            :key="hex"
-            :to="{ path: '/workshop', query: { want: hex.slice(1) } }"
-            :style="{ background: hex }"
-            title="how do I get it"
-            :aria-label="`How do I get ${hex}`"
-          />
+          <WantLink v-for="hex in hexes" :key="hex" :hex="hex" />
         </span>
         <KeepTry :map="map" :hexes="hexes" :name="`in-colour-${v + 1}`" />
       </figcaption>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { MassMap } from '~~/core/masses/masses'
 
-/** Three big shapes drawn by hand on a ground: each line closes by itself, each shape has a value. */
+/**
+ * Three big shapes drawn on a ground, each with a value: a line closes by itself; by keys a cross is moved, space sets
+ * a corner, Enter closes, as on the bench.
+ */
 const map = defineModel<MassMap | null>({ required: true })
 const SIZE = { width: 480, height: 320 } as const,
   MOST = 3
@@ -27,6 +30,31 @@ const LEAST = 8
 function end() {
   if (drawing.value.length >= LEAST) shapes.value = [...shapes.value, drawing.value]
   drawing.value = []
+}
+const cross = ref<Point | null>(null)
+const STEP = 8
+const MOVES: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP]
+}
+const CORNERS = 3
+function key(event: KeyboardEvent) {
+  const move = MOVES[event.key],
+    at = cross.value ?? { x: SIZE.width / 2, y: SIZE.height / 2 }
+  if (move)
+    cross.value = {
+      x: Math.min(SIZE.width, Math.max(0, at.x + move[0])),
+      y: Math.min(SIZE.height, Math.max(0, at.y + move[1]))
+    }
+  else if (event.key === ' ' && shapes.value.length < MOST) drawing.value = [...drawing.value, (cross.value = at)]
+  else if (event.key === 'Enter' && drawing.value.length >= CORNERS) {
+    shapes.value = [...shapes.value, drawing.value]
+    drawing.value = []
+  } else if (event.key === 'Escape') drawing.value = []
+  else return
+  event.preventDefault()
 }
 const points = (shape: readonly Point[]): string => shape.map(p => `${p.x},${p.y}`).join(' ')
 /** The ground is the last of the values. */
@@ -66,16 +94,21 @@ const set = (i: number, value: number) => (values.value = values.value.map((v, k
     <svg
       ref="canvas"
       :viewBox="`0 0 ${SIZE.width} ${SIZE.height}`"
-      role="img"
-      aria-label="Three shapes, drawn by hand"
+      tabindex="0"
+      role="application"
+      aria-label="Three shapes: arrow keys move, space sets a corner, Enter closes"
       :style="{ background: grey(MOST) }"
       @pointerdown="start"
       @pointermove="go"
       @pointerup="end"
       @pointercancel="drawing = []"
+      @keydown="key"
+      @blur="cross = null"
     >
       <polygon v-for="(shape, i) in shapes" :key="i" :points="points(shape)" :fill="grey(i)" />
       <polyline :points="points(drawing)" fill="none" stroke="#000" stroke-width="2" />
+      <path v-if="cross" :d="`M${cross.x - 7} ${cross.y}h14m-7 -7v14`" stroke="#fff" stroke-width="4" />
+      <path v-if="cross" :d="`M${cross.x - 7} ${cross.y}h14m-7 -7v14`" stroke="#000" stroke-width="1.5" />
     </svg>
     <div class="values">
       <p class="words">

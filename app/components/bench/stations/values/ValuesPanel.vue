@@ -45,16 +45,7 @@ const blacks = computed(() => (patches.value ?? []).filter(p => p.share >= LEAST
       <ul>
         <li v-for="(p, i) in blacks" :key="i">
           <span v-if="blacks.length > 1">{{ placeWords(p) }}</span>
-          <span class="instead"
-            ><NuxtLink
-              v-for="hex in p.blacks"
-              :key="hex"
-              :to="{ path: '/workshop', query: { want: hex.slice(1) } }"
-              :style="{ background: hex }"
-              title="how do I get it"
-              :aria-label="`How do I get ${hex}`"
-            />
-          </span>
+          <span class="instead"><WantLink v-for="hex in p.blacks" :key="hex" :hex="hex" /> </span>
         </li>
       </ul>
     </div>
