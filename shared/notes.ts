@@ -41,6 +41,8 @@ export const notesSchema = z.object({
   surroundings: pointSchema.nullable().default(null),
   /** A margin is counted with the picture. */
   wholeFile: z.boolean().default(false),
+  /** What is found as a face is none. */
+  noFaces: z.boolean().default(false),
   /** The route the eye should take, stop by stop. */
   stops: z.array(areaSchema).max(12).default([])
 })

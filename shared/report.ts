@@ -93,7 +93,8 @@ const peakSchema = z.object({
   causes: causesSchema,
   named: z.string(),
   extent: extentSchema,
-  known: z.string().optional()
+  known: z.string().optional(),
+  found: share.optional()
 })
 
 const focusSchema = z.object({

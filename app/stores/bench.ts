@@ -44,7 +44,7 @@ export const useBenchStore = defineStore('bench', () => {
   /** What is known of the piece beside its pixels. */
   const known = computed<PieceKnown>(() => {
     if (!opened.value) return nothingKnown(DEFAULT_STANDARDS.wheel)
-    const { pairs, surroundings, stops, firstEye, wholeFile } = notes.value,
+    const { pairs, surroundings, stops, firstEye, wholeFile, noFaces } = notes.value,
       { areas } = critique.value
     return {
       wheel: ownWheel.value ?? standards.value.wheel,
@@ -54,6 +54,7 @@ export const useBenchStore = defineStore('bench', () => {
       stops,
       firstEye,
       wholeFile,
+      noFaces,
       question: piece.value.question,
       about: notes.value.about || piece.value.about,
       stage: piece.value.stage,

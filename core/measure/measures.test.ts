@@ -65,8 +65,8 @@ describe('values', () => {
     const big = stripes(['#202020', '#e0e0e0'], 320, 400)
     const fine = createRaster(640, 400)
     for (let i = 0; i < 640 * 400; i++) fine.data.set(i % 2 ? [32, 32, 32, 255] : [224, 224, 224, 255], i * 4)
-    expect(readThumbnail(big, planesOf(big), null).kept).toBeGreaterThan(0.98)
-    expect(readThumbnail(fine, planesOf(fine), null).kept).toBeLessThan(0.02)
+    expect(readThumbnail(big, planesOf(big), {}).kept).toBeGreaterThan(0.98)
+    expect(readThumbnail(fine, planesOf(fine), {}).kept).toBeLessThan(0.02)
   })
 
   it('disagree with other greys on saturated colour', () => {

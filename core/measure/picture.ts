@@ -29,6 +29,8 @@ export interface MeasureOptions {
   readonly pairs?: readonly ShadowPair[]
   /** A margin is counted with the picture. */
   readonly wholeFile?: boolean
+  /** What is found as a face is none. */
+  readonly noFaces?: boolean
 }
 
 interface Measuring {
@@ -44,7 +46,7 @@ interface Measuring {
 const FACE = /\b(face|faces|head|portrait|figure|figures|person|people|man|woman|boy|girl|child)\b/i
 
 export function measurePicture({ raster, source, options, planes: whole = planesOf(raster) }: Measuring): Report {
-  const { wheel, focus = null, areas = [], pairs = [], wholeFile = false } = options
+  const { wheel, focus = null, areas = [], pairs = [], wholeFile = false, noFaces = false } = options
   const inside = wholeFile ? null : insideMargin(whole),
     planes = inside ? planesInside(whole) : whole
   return {
@@ -63,7 +65,7 @@ export function measurePicture({ raster, source, options, planes: whole = planes
     },
     wheel,
     value: measureValue(planes),
-    focus: measureFocus(planes, { area: focus, faces: areas.filter(({ name }) => FACE.test(name)) }),
+    focus: measureFocus(planes, { area: focus, faces: areas.filter(({ name }) => FACE.test(name)), noFaces }),
     temperature: measureTemperature(planes),
     harmony: measureHarmony({ raster, planes, wheel }),
     edges: measureEdges(planes, focus),

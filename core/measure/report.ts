@@ -6,7 +6,7 @@ import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'
 
 /** Version of the definitions; raised when a number could change for the same picture. */
-export const REPORT_VERSION = 5
+export const REPORT_VERSION = 6
 
 export interface NotMeasurable {
   readonly kind: 'not-measurable'
@@ -156,6 +156,8 @@ export interface Causes {
   readonly detail: number
   readonly orientation: number
 }
+/** What a face is called that is one of several: its place is said with it. */
+export const A_FACE = 'a face'
 export interface Peak {
   readonly x: number
   readonly y: number
@@ -165,8 +167,10 @@ export interface Peak {
   readonly named: string
   /** How far the thing reaches that it is the peak of. */
   readonly extent: Extent
-  /** A face or a figure that the critic marked, by the name it was given. */
+  /** A face or a figure: by the name that the critic gave it, or that it was found by. */
   readonly known?: string
+  /** How sure it is that it is a face, 0–1, where nobody marked it. */
+  readonly found?: number
 }
 /** A rectangle in fractions. */
 export interface Extent {

@@ -15,6 +15,8 @@ export interface Planes {
   readonly height: number
   /** Pixels measured: those of half alpha and more. */
   readonly count: number
+  /** The raster's bytes: r, g, b, alpha. */
+  readonly pixels: Uint8ClampedArray
   /** 1 where a pixel is measured, 0 where it belongs to nobody. */
   readonly mask: Uint8Array
   /** L*, 0–100. */
@@ -122,6 +124,7 @@ export function planesOf(raster: Raster): Planes {
     width,
     height,
     count: values.total,
+    pixels: data,
     mask,
     value,
     lightness,

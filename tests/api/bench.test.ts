@@ -68,6 +68,7 @@ describe('notes', () => {
       visited: [],
       firstEye: null,
       wholeFile: false,
+      noFaces: false,
       about: '',
       judged: [],
       pairs: [],

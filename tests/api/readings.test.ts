@@ -59,7 +59,7 @@ async function asTheBenchHasIt(now: Critique): Promise<PieceReading[]> {
     await (await tamsin.fetch(`/submissions/${id}`)).json()
   )
   if (measurement.state !== 'done') throw new Error('not measured')
-  const { pairs, surroundings, stops, firstEye, wholeFile } = now.notes,
+  const { pairs, surroundings, stops, firstEye, wholeFile, noFaces } = now.notes,
     known: PieceKnown = {
       wheel: now.standards.wheel,
       plan: plannedScheme,
@@ -68,6 +68,7 @@ async function asTheBenchHasIt(now: Critique): Promise<PieceReading[]> {
       stops,
       firstEye,
       wholeFile,
+      noFaces,
       question,
       about: now.notes.about || about,
       stage,

@@ -45,6 +45,8 @@ export interface PieceKnown {
   readonly plan: SectorScheme | null
   /** A margin is counted with the picture. */
   readonly wholeFile: boolean
+  /** What is found as a face is none. */
+  readonly noFaces: boolean
   /** What its maker asks, and what the piece is about, in words. */
   readonly question: string
   readonly about: string
@@ -64,6 +66,7 @@ export const nothingKnown = (wheel: WheelName): PieceKnown => ({
   firstEye: null,
   plan: null,
   wholeFile: false,
+  noFaces: false,
   question: '',
   about: '',
   stage: null

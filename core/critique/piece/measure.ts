@@ -98,14 +98,14 @@ interface Measuring {
 
 export function measurePiece({ pixels, source, known, reference = null }: Measuring): PieceMeasures {
   const { raster } = pixels,
-    { wheel, focus, areas, stops, plan, wholeFile } = known
+    { wheel, focus, areas, stops, plan, wholeFile, noFaces } = known
   // What is beside the picture is no part of it: the margin, unless the critic counts it in.
   const planes = wholeFile ? pixels.planes : planesInside(pixels.planes),
     seen = { raster, planes }
   const pairs = known.pairs.flatMap(({ name, lit, shadow }) =>
     shadow ? [{ name, lit: sampleAt(lit, raster), shadow: sampleAt(shadow, raster) }] : []
   )
-  const options = { wheel, focus, areas, pairs, wholeFile }
+  const options = { wheel, focus, areas, pairs, wholeFile, noFaces }
   const report = measurePicture({ raster, source, options, planes: pixels.planes })
   const fit = plan && fitTo(plan, null, hueHistogram(raster, planes, wheel))
   const peaks = isMeasured(report.focus) ? report.focus.peaks : []
@@ -114,7 +114,7 @@ export function measurePiece({ pixels, source, known, reference = null }: Measur
     extras: {
       declared: fit && plan ? { scheme: plan, coverage: fit.coverage, rotation: fit.rotation } : null,
       greys: greyDisagreements(raster, planes),
-      thumbnail: readThumbnail(raster, planes, focus),
+      thumbnail: readThumbnail(raster, planes, { area: focus, noFaces }),
       depth: depthOf(areas, seen),
       areas: areas.map(({ id, name, area }) => ({ id, ...measureArea(name, area, seen) })),
       route: stops.length > 0 ? readingOrder(peaks, stops) : null,

@@ -1,5 +1,5 @@
 /** Where on the picture something is, and what it is called, as a person would say it. */
-import type { Peak } from '../../measure/report'
+import { A_FACE, type Peak } from '../../measure/report'
 
 /** In a teacher's words. */
 export function placeWords({ x, y }: { x: number; y: number }): string {
@@ -13,9 +13,9 @@ export function placeWords({ x, y }: { x: number; y: number }): string {
 /** Wider than this share of the picture, something lies along a side rather than in a place. */
 const ALONG = 0.55
 
-/** "the pale yellow in the upper left", "the dark olive along the bottom", "the face". */
+/** "the pale yellow in the upper left", "the dark olive along the bottom", "the face", "a face on the left side". */
 export function thingWords({ x, y, named, extent, known }: Peak): string {
-  if (known) return known
+  if (known) return known === A_FACE ? `${known} ${inPlace({ x, y })}` : known
   if (extent.w > ALONG && extent.h < ALONG) {
     return `the ${named} ${y < 1 / 3 ? 'along the top' : y > 2 / 3 ? 'along the bottom' : 'across the middle'}`
   }

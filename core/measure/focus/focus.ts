@@ -9,8 +9,10 @@ import { diagonalOf } from '../../picture/raster'
 import { NEUTRAL_CHROMA } from '../../colour/oklab'
 import { attentionOf, type Attention } from './attention/attention'
 import { peaksOf, type KnownThing } from './attention/peaks'
+import { facesOf } from './faces/faces'
 import { windowsBeside } from './windows'
 import {
+  A_FACE,
   isMeasured,
   notMeasurable,
   type Extent,
@@ -263,16 +265,40 @@ export function pullsOf(
   })
 }
 
-/** @property faces faces and figures that the critic marked: the eye goes there first. */
+/** Of a crowd no more are named: the rest draw the eye as anything does. */
+const MOST_FACES = 3
+
+/** Faces found where the critic marked none. */
+function unmarkedFaces(planes: Planes, marked: readonly KnownThing[]): KnownThing[] {
+  const faces = facesOf(planes).filter(
+    ({ x, y, w, h }) => !marked.some(({ area }) => areaHolds(area, x + w / 2, y + h / 2))
+  )
+  return faces.slice(0, MOST_FACES).map(({ score, ...box }) => ({
+    name: faces.length + marked.length === 1 ? 'the face' : A_FACE,
+    area: { kind: 'rectangle', ...box },
+    found: score
+  }))
+}
+
+/**
+ * @property faces faces and figures that the critic marked: the eye goes there first. @property noFaces what is found
+ * is none.
+ */
 export interface FocusOptions {
   readonly area?: Area | null
   readonly faces?: readonly KnownThing[]
+  readonly noFaces?: boolean
 }
 
-export function measureFocus(planes: Planes, { area = null, faces = [] }: FocusOptions = {}): Measured<FocusSection> {
+export function measureFocus(
+  planes: Planes,
+  { area = null, faces: marked = [], noFaces = false }: FocusOptions = {}
+): Measured<FocusSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
   const attention = attentionOf(planes),
-    found = peaksOf(attention, faces)
+    // A display of alike things is looked at for the odd one, not for what one of them resembles.
+    faces = noFaces || attention.uniqueness.alike > 0 ? [] : unmarkedFaces(planes, marked),
+    found = peaksOf(attention, [...marked, ...faces])
   const peaks: Measured<Peak[]> =
     found.length > 0 ? found : notMeasurable('nothing stands out: the picture has no contrast')
   const given = area && measureArea({ planes, attention, peaks: found, area })

@@ -2,9 +2,8 @@
 import { planesOf, type Planes } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
 import { fitWithin, reduceTo } from '../../picture/resample'
-import type { Area } from '../../picture/area'
 import { planesInside } from '../margin'
-import { measureFocus } from '../focus/focus'
+import { measureFocus, type FocusOptions } from '../focus/focus'
 import { isMeasured } from '../report'
 
 export const THUMBNAIL_EDGE = 160
@@ -27,13 +26,17 @@ export interface ThumbnailRead {
   readonly focusHolds: boolean | null
 }
 
-export function readThumbnail(raster: Raster, planes: Planes, focus: Area | null): ThumbnailRead {
+export function readThumbnail(
+  raster: Raster,
+  planes: Planes,
+  focus: Pick<FocusOptions, 'area' | 'noFaces'>
+): ThumbnailRead {
   const { width, height } = fitWithin(raster.width, raster.height, THUMBNAIL_EDGE)
   const reduced = planesOf(reduceTo({ ...raster, channels: 4 }, width, height)),
     // Where the margin is left out of the one, it is left out of the other.
     small = planes.count < planes.mask.length ? planesInside(reduced) : reduced
   const whole = variance(planes)
-  const section = focus && measureFocus(small, { area: focus })
+  const section = focus.area && measureFocus(small, focus)
   return {
     kept: whole < 1e-3 ? null : Math.min(1, variance(small) / whole),
     focusHolds:

@@ -73,7 +73,7 @@ export async function readCritique(account: Account, submissionId: number): Prom
 }
 
 /** Notes that say what is to be measured, and where. */
-const MEASURED_NOTES = ['pairs', 'surroundings', 'stops', 'wholeFile'] as const
+const MEASURED_NOTES = ['pairs', 'surroundings', 'stops', 'wholeFile', 'noFaces'] as const
 
 /**
  * Changes some of the notes. Stations visited in two windows are both visited; everything else is refused when it

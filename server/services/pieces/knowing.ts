@@ -18,7 +18,7 @@ export async function knownOf(db: Db, submissionId: number): Promise<PieceKnown>
     findNotes(db, submissionId),
     findStandards(db, classId)
   ])
-  const { pairs, surroundings, stops, firstEye, wholeFile } = notes
+  const { pairs, surroundings, stops, firstEye, wholeFile, noFaces } = notes
   return {
     wheel,
     pairs,
@@ -26,6 +26,7 @@ export async function knownOf(db: Db, submissionId: number): Promise<PieceKnown>
     stops,
     firstEye,
     wholeFile,
+    noFaces,
     question,
     about: notes.about || about,
     stage,

@@ -22,10 +22,12 @@ const FAINT: Readonly<Record<Channel, number>> = {
   orientation: 0.25
 }
 
-/** A face or a figure that the critic marked: the eye goes there before anything measured. */
+/** A face or a figure, marked by the critic or found: the eye goes there before anything measured. */
 export interface KnownThing {
   readonly name: string
   readonly area: Area
+  /** How sure it is one, 0–1, where it was found. */
+  readonly found?: number
 }
 
 /** @param known faces and figures, which come first. */
@@ -35,7 +37,7 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
   const left = map.data.slice(),
     cellAt = (fx: number, fy: number): number =>
       Math.min(height - 1, Math.floor(fy * height)) * width + Math.min(width - 1, Math.floor(fx * width))
-  const told = known.map(({ name, area }): Peak => {
+  const told = known.slice(0, MOST_PEAKS).map(({ name, area, found }): Peak => {
     const { x, y, w, h } = boundsOf(area),
       at = cellAt(x + w / 2, y + h / 2)
     const { named } = thingAt(features, items, at)
@@ -49,7 +51,8 @@ export function peaksOf(attention: Attention, known: readonly KnownThing[] = [])
       causes: causesAt(attention, at),
       named,
       extent: rounded({ x, y, w, h }),
-      known: name
+      known: name,
+      ...(found === undefined ? {} : { found })
     }
   })
   const radius = INHIBITED * GLANCE * Math.hypot(width, height)

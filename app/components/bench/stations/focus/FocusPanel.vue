@@ -60,6 +60,7 @@ function distance(p: { x: number; y: number }): string {
     <p v-if="bench.focusArea && !bench.closed">
       <button class="word-link" @click="edits.removeArea(bench.focusArea)">no focus</button>
     </p>
+    <FacesFound />
     <div v-if="rivals.length" class="list">
       <h3>What competes with it <button class="word-link" @click="point(rivals)">show where</button></h3>
       <ol>
