@@ -67,7 +67,7 @@ main(async () => {
   try {
     const bytes = await dumpTo(database.url, part)
     await settle(part, file)
-    const { session } = secretsOf(settings.CRITICA_DATA)
+    const session = settings.CRITICA_SECRET ?? secretsOf(settings.CRITICA_DATA).session
     writeFileSync(secretsFile(file), JSON.stringify({ session }), { mode: 0o600 })
     const mb = (n: number): string => `${(n / 1024 / 1024).toFixed(1)} MB`
     step(`${file}: ${mb(statSync(file).size)}, of ${mb(bytes)}`)

@@ -70,6 +70,9 @@ function putSecrets(file: string, folder: string): void {
   const { session } = JSON.parse(readFileSync(secretsFile(file), 'utf8')) as { session: string },
     own = secretsOf(folder)
   writeFileSync(join(folder, 'secrets.json'), JSON.stringify({ ...own, session }), { mode: 0o600 })
+  const set = process.env.CRITICA_SECRET
+  if (set && set !== session)
+    step(`CRITICA_SECRET is another: start with CRITICA_SECRET_OLD as ${secretsFile(file)} has it`)
 }
 
 main(async () => {

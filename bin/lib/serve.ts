@@ -51,6 +51,10 @@ export interface ServerOptions {
   readonly maildir?: string | undefined
   /** Where its number is noted, so that the next start can tell a leftover; nowhere when it is left out. */
   readonly folder?: string
+  /** It measures, and serves nobody. */
+  readonly measureOnly?: boolean
+  /** An open file that its log goes into; otherwise it is this process's standard error. */
+  readonly log?: number
 }
 
 const ENTRY = join(ROOT, '.output/server/index.mjs')
@@ -100,12 +104,14 @@ export async function startServer({
   demo,
   origin,
   maildir,
-  folder
+  folder,
+  measureOnly = false,
+  log
 }: ServerOptions): Promise<ChildProcess> {
   const as = stepDown()
   if (maildir) makeMaildir(maildir, as)
   const server = spawn('node', [ENTRY], {
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', 'ignore', log ?? 'inherit'],
     detached: true,
     ...as,
     env: {
@@ -119,13 +125,15 @@ export async function startServer({
       ...(demo ? { CRITICA_DEMO_LOADER: join(ROOT, 'bin/lib/demo.ts') } : {}),
       CRITICA_ORIGIN: origin ?? `http://127.0.0.1:${port}`,
       ...(maildir ? { CRITICA_MAILDIR: maildir } : {}),
+      ...(measureOnly ? { CRITICA_MEASURE_ONLY: '1' } : {}),
       NITRO_SHUTDOWN_TIMEOUT: '3000'
     }
   })
   if (folder) writeFileSync(pidFile(folder), String(server.pid))
   for (let i = 0; i < 300; i++) {
     if (server.exitCode !== null) throw new Stop('the server stopped at once')
-    const answer = await fetch(`http://127.0.0.1:${port}/api/session`).catch(() => null)
+    // One that only measures has no session to tell of.
+    const answer = await fetch(`http://127.0.0.1:${port}/${measureOnly ? 'readyz' : 'api/session'}`).catch(() => null)
     if (answer?.ok) return server
     await wait(100)
   }

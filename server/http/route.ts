@@ -18,6 +18,8 @@ import { within } from '../limit'
 import { compressed } from './compress'
 import { refuseForeignOrigin } from './sender'
 import { accountOf } from './session'
+import { asRequest, logError } from '../log'
+import { aboutOf, requestOf } from './about'
 
 /**
  * A role that somebody has anywhere, whoever helps to teach, any signed-in account, or anybody. What they are in the
@@ -53,12 +55,14 @@ export function route<W extends Who, T>(
   handle: (context: Context<W>) => Promise<T>,
   { limitMs = LIMIT_MS }: RouteOptions = {}
 ): EventHandler {
-  return defineEventHandler(async (event): Promise<unknown> => {
+  return defineEventHandler((event): Promise<unknown> => asRequest(requestOf(event), () => answer(event)))
+
+  async function answer(event: H3Event): Promise<unknown> {
     setResponseHeader(event, 'cache-control', 'no-store')
     appendResponseHeader(event, 'vary', 'cookie')
     try {
       refuseForeignOrigin(event)
-      const answer = await within(limitMs, tooLong, async () => {
+      const said = await within(limitMs, tooLong, async () => {
         const account = await accountOf(event)
         if (who !== 'anybody' && !account) throw new AppError('not-signed-in', 'Sign in first.')
         if (account && who !== 'anybody' && who !== 'account') {
@@ -68,11 +72,11 @@ export function route<W extends Who, T>(
         }
         return handle({ event, account } as Context<W>)
       })
-      return await compressed(event, answer)
+      return await compressed(event, said)
     } catch (error) {
       return answerError(event, error)
     }
-  })
+  }
 }
 
 const tooLong = (): AppError => new AppError('unavailable', 'This takes too long just now. Try again in a moment.')
@@ -86,8 +90,11 @@ function toldOf(event: H3Event, error: unknown): AppError {
       'The database does not answer just now. What you wrote is still here; try again in a moment.'
     )
   }
-  console.error(`${event.method} ${event.path}:`, error)
-  return new AppError('unexpected', 'Something went wrong here. Nothing was changed; try again.')
+  logError('a request failed', error, { method: event.method, about: aboutOf(event.path) })
+  return new AppError(
+    'unexpected',
+    `Something went wrong here. Nothing was changed; try again. Should you report it: ${requestOf(event)}.`
+  )
 }
 
 export function errorBody(event: H3Event, error: unknown): ErrorBody {

@@ -6,6 +6,7 @@ import { randomUUID } from 'node:crypto'
 import { clearSession, getCookie, unsealSession, updateSession, type H3Event, type SessionConfig } from 'h3'
 import type { Account } from '../../shared/account'
 import { accountOfToken, SESSION_DAYS } from '../services/entering/accounts'
+import { secret, secrets } from '../services/entering/secrets'
 import { settings } from '../settings'
 
 interface Sealed {
@@ -16,30 +17,36 @@ interface Sealed {
  */
 const nameOf = (): string => (settings().CRITICA_SECURE_COOKIE ? '__Host-critica' : 'critica')
 
-function sealing(): SessionConfig {
-  const { CRITICA_SECRET, CRITICA_SECURE_COOKIE } = settings()
+function sealing(password = secret()): SessionConfig {
+  const { CRITICA_SECURE_COOKIE } = settings()
   return {
     name: nameOf(),
-    password: CRITICA_SECRET,
+    password,
     maxAge: SESSION_DAYS * 86_400,
     sessionHeader: false,
     cookie: { httpOnly: true, sameSite: 'lax', secure: CRITICA_SECURE_COOKIE, path: '/' }
   }
 }
 
-/** The token in the cookie, or null when there is none or it is not ours. */
-export async function tokenOf(event: H3Event): Promise<string | null> {
+/** The token in the cookie, or null when there is none or it is not ours; and whether an older secret sealed it. */
+async function opened(event: H3Event): Promise<{ readonly token: string | null; readonly old: boolean }> {
   const sealed = getCookie(event, nameOf())
-  if (!sealed) return null
-  const { data } = await unsealSession(event, sealing(), sealed).catch(() => ({ data: undefined }))
-  return (data as Sealed | undefined)?.token ?? null
+  for (const [i, password] of sealed ? secrets().entries() : []) {
+    const { data } = await unsealSession(event, sealing(password), sealed!).catch(() => ({ data: undefined }))
+    const token = (data as Sealed | undefined)?.token
+    if (token) return { token, old: i > 0 }
+  }
+  return { token: null, old: false }
 }
+
+export const tokenOf = async (event: H3Event): Promise<string | null> => (await opened(event)).token
 
 /** The signed-in account, or null. Where its rights changed since, the cookie gets another token. */
 export async function accountOf(event: H3Event): Promise<Account | null> {
-  const token = await tokenOf(event),
+  const { token, old } = await opened(event),
     found = token === null ? null : await accountOfToken(token)
   if (found?.token) await beginSession(event, found.token)
+  else if (found && token && old) await beginSession(event, token)
   return found?.account ?? null
 }
 

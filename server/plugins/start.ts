@@ -7,6 +7,7 @@ import { startReminding, stopReminding } from '../services/exercises/reminding'
 import { dropExports } from '../services/exports/export-jobs'
 import { resumeMeasuring, stopMeasuring } from '../services/pieces/measuring'
 import { startStripping, stopStripping } from '../services/pieces/stripping'
+import { startResealing } from '../services/entering/resealing'
 import { startFetching, stopFetching } from '../services/inbox/fetching'
 import { startPosting, stopPosting } from '../services/mail/posting'
 import { settings } from '../settings'
@@ -19,6 +20,17 @@ const STOP_MS = 2000
 /** The workers are bundled beside the built server's entry, the file that node was started with. */
 const workerFolder = (): string => join(dirname(process.argv[1]), 'work')
 
+/** What a server does beside measuring: mail, erasing, reminding. One that only measures leaves it to the others. */
+function startServing(stopped: AbortSignal): void {
+  startPosting(settings().CRITICA_SMTP_URL, settings().CRITICA_MAIL_FROM)
+  startFetching()
+  startSweeping()
+  startStripping()
+  startErasing()
+  startReminding()
+  startResealing(stopped)
+}
+
 /** Opens what the server lives on, and takes up measurements that a stop or a crash interrupted. */
 export default defineNitroPlugin(nitro => {
   try {
@@ -29,14 +41,11 @@ export default defineNitroPlugin(nitro => {
   }
   openScratch()
   openWorkers(workerFolder())
-  startPosting(settings().CRITICA_SMTP_URL, settings().CRITICA_MAIL_FROM)
-  startFetching()
-  startSweeping()
   resumeMeasuring()
-  startStripping()
-  startErasing()
-  startReminding()
+  const stopped = new AbortController()
+  if (!settings().CRITICA_MEASURE_ONLY) startServing(stopped.signal)
   nitro.hooks.hook('close', async () => {
+    stopped.abort()
     stopSweeping()
     stopErasing()
     stopReminding()

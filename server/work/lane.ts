@@ -7,6 +7,7 @@ import { fork, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
 import { FairQueue } from './fair-queue'
 import type { Progress, Told } from './protocol'
+import { logError } from '../log'
 
 export interface LaneOptions {
   /** Bundled module of the working process. */
@@ -76,7 +77,7 @@ export class Lane {
     })
     this.children.add(child)
     child.once('exit', () => this.children.delete(child))
-    child.on('error', error => console.error('a working process:', error))
+    child.on('error', error => logError('a working process failed', error))
     try {
       if (child.pid) setPriority(child.pid, this.options.stepBack)
     } catch {

@@ -14,6 +14,32 @@ export async function findStep(db: Db, accountId: number): Promise<StepRow> {
   }
 }
 
+export async function listSteps(db: Db): Promise<(StepRow & { readonly accountId: number })[]> {
+  const [rows] = await db.execute<Row[]>(
+    'SELECT id, step_secret, step_pending FROM accounts WHERE step_secret IS NOT NULL OR step_pending IS NOT NULL'
+  )
+  return rows.map(row => ({
+    accountId: row.id as number,
+    secret: row.step_secret as Buffer | null,
+    pending: row.step_pending as Buffer | null
+  }))
+}
+
+const COLUMN = { secret: 'step_secret', pending: 'step_pending' } as const
+
+interface Replaced {
+  readonly accountId: number
+  readonly which: keyof typeof COLUMN
+  readonly was: Buffer
+  readonly is: Buffer
+}
+
+/** Only where it is still what it was. */
+export async function replaceStep(db: Db, { accountId, which, was, is }: Replaced): Promise<void> {
+  const column = COLUMN[which]
+  await db.execute(`UPDATE accounts SET ${column} = ? WHERE id = ? AND ${column} = ?`, [is, accountId, was])
+}
+
 export async function updatePending(db: Db, accountId: number, sealed: Buffer): Promise<void> {
   await db.execute('UPDATE accounts SET step_pending = ? WHERE id = ?', [sealed, accountId])
 }

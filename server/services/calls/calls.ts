@@ -1,5 +1,5 @@
 /** Open calls by those who hold them: opened, closed, drawn, chosen from. */
-import { createHmac, randomBytes, randomInt, timingSafeEqual } from 'node:crypto'
+import { createHmac, randomBytes, randomInt } from 'node:crypto'
 import { addDays } from 'date-fns'
 import { drawLots } from '../../../core/call/order'
 import type { Account } from '../../../shared/account'
@@ -10,27 +10,25 @@ import { deleteEntryOf, listEntries, updateEntry, type EntryRow } from '../../db
 import { listSittings } from '../../db/classes/sittings'
 import { deleteSubmissions } from '../../db/people/erasure'
 import { db, transaction, type Db } from '../../db/pool'
-import { settings } from '../../settings'
 import { inClass } from '../access'
+import { sealedByUs, secret } from '../entering/secrets'
 import { makeClass, taughtBy } from '../house/classes'
 import { tellPassed, tellTakenOff } from '../mail/guests'
 import { takeEntry } from './taking'
 import { wakeMeasuring } from '../pieces/measuring'
 
-const sealOf = ({ id, nonce }: Pick<CallRow, 'id' | 'nonce'>): Buffer =>
-  createHmac('sha256', settings().CRITICA_SECRET).update(`call ${id} `).update(nonce).digest().subarray(0, 18)
+const sealOf = ({ id, nonce }: Pick<CallRow, 'id' | 'nonce'>, own: string): Buffer =>
+  createHmac('sha256', own).update(`call ${id} `).update(nonce).digest().subarray(0, 18)
 
 /** Where its public page is. */
 export const callPath = (call: Pick<CallRow, 'id' | 'nonce'>): string =>
-  `/call/${call.id}-${sealOf(call).toString('base64url')}`
+  `/call/${call.id}-${sealOf(call, secret()).toString('base64url')}`
 
 /** @throws AppError not-found for a link that was never given. */
 export async function callBy(token: string, connection: Db = db()): Promise<CallRow> {
   const [id, seal] = token.split(/-(.*)/s),
-    call = /^\d{1,9}$/.test(id!) ? await findCall(connection, Number(id)) : null,
-    given = Buffer.from(seal ?? '', 'base64url'),
-    own = call && sealOf(call)
-  if (!own || given.length !== own.length || !timingSafeEqual(given, own))
+    call = /^\d{1,9}$/.test(id!) ? await findCall(connection, Number(id)) : null
+  if (!call || !sealedByUs(seal, own => sealOf(call, own)))
     throw new AppError('not-found', 'There is no call under this link. Was all of it copied?')
   return call
 }

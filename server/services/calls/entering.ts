@@ -17,6 +17,7 @@ import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
 import { wakeMeasuring } from '../pieces/measuring'
 import { callBy, standingOf } from './calls'
 import { checkProof } from './proof'
+import { secret } from '../entering/secrets'
 import { saidOf } from './sittings'
 import { takeEntry } from './taking'
 
@@ -28,7 +29,6 @@ const NOT_TAKEN: Readonly<Record<Exclude<ReturnType<typeof standingOf>, 'open'>,
 /** Of a call by lot or by choice: more than these nobody can look through. */
 const MOST_WAITING = 500
 
-const secret = (): string => settings().CRITICA_SECRET
 const again = (error: unknown): boolean => (error as { code?: string }).code === 'ER_DUP_ENTRY'
 
 /** @throws AppError in the guest's words; nothing is kept then. */
@@ -100,7 +100,7 @@ interface Opened {
 }
 async function opened(token: string, address: string): Promise<Opened> {
   // A class of guests reads from one address: what is counted is what opens nothing.
-  const { accountId } = await openLink(token, ['entry'], secret()).catch(async (error: unknown) => {
+  const { accountId } = await openLink(token, ['entry']).catch(async (error: unknown) => {
       await countLinkTry(address)
       throw error
     }),

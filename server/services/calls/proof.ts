@@ -7,14 +7,14 @@ import { createChallenge, verifySolution, type Challenge } from 'altcha-lib'
 import { deriveKey } from 'altcha-lib/algorithms/pbkdf2'
 import { z } from 'zod'
 import { AppError } from '../../../shared/errors'
-import { settings } from '../../settings'
+import { secret } from '../entering/secrets'
 
 /** A try takes about a millisecond, and one of 256 is the right one: a third of a second or so. */
 const COST = 2000
 /** A form is written for so long at most: milliseconds. */
 const GOOD_MS = 6 * 3_600_000
 
-const secret = (): string => createHash('sha256').update(`proof ${settings().CRITICA_SECRET}`).digest('hex')
+const proofSecret = (): string => createHash('sha256').update(`proof ${secret()}`).digest('hex')
 
 /** @param callId that it is good for. */
 export const newChallenge = (callId: number): Promise<Challenge> =>
@@ -24,7 +24,7 @@ export const newChallenge = (callId: number): Promise<Challenge> =>
     deriveKey,
     data: { call: callId },
     expiresAt: new Date(Date.now() + GOOD_MS),
-    hmacSignatureSecret: secret()
+    hmacSignatureSecret: proofSecret()
   })
 
 const proofSchema = z.object({
@@ -50,7 +50,7 @@ export async function checkProof(text: string, callId: number): Promise<Buffer> 
       challenge: challenge as unknown as Challenge,
       solution: solution as never,
       deriveKey,
-      hmacSignatureSecret: secret()
+      hmacSignatureSecret: proofSecret()
     })
   if (!verified || challenge.parameters.data.call !== callId) throw new AppError('invalid', REFUSED)
   return createHash('sha256').update(challenge.parameters.nonce).digest()

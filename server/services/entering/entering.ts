@@ -19,7 +19,6 @@ import { deleteLink, deleteLinksFor } from '../../db/people/links'
 import { insertMembership, listInstructors } from '../../db/classes/memberships'
 import { db, transaction, type Db } from '../../db/pool'
 import { deleteSessionsOf, markForRotation } from '../../db/people/sessions'
-import { settings } from '../../settings'
 import { hashPassword } from '../../work/workers'
 import { beginSession, refuseWrongPassword } from './accounts'
 import { audit } from '../house/audit'
@@ -29,6 +28,7 @@ import { makeLink, openLink } from './links'
 import { tellAddressChanged, tellInvited, tellNewAddress, tellReset, tellSecurity } from '../mail/mail'
 import { refuseGuessable } from './password-rules'
 import { freeSignInName } from './sign-in-names'
+import { logError } from '../../log'
 
 /** Who comes: where from, and with what, in words. */
 export interface Comer {
@@ -40,8 +40,6 @@ export interface Entered {
   readonly account: Account
 }
 
-const secret = (): string => settings().CRITICA_SECRET
-
 async function entered(connection: Db, accountId: number, browser: string): Promise<Entered> {
   const account = await findAccount(connection, accountId)
   return { token: await beginSession(connection, accountId, browser), account: account! }
@@ -50,7 +48,7 @@ async function entered(connection: Db, accountId: number, browser: string): Prom
 /** @throws AppError not-found, too-many-tries. */
 export async function readLink(token: string, address: string): Promise<Link> {
   await countLinkTry(address)
-  const { kind, accountId, expiresAt } = await openLink(token, ['owner', 'invitation', 'reset', 'address'], secret())
+  const { kind, accountId, expiresAt } = await openLink(token, ['owner', 'invitation', 'reset', 'address'])
   const account = accountId === null ? null : await findAccount(db(), accountId)
   return {
     kind,
@@ -76,7 +74,7 @@ export async function beginHouse(
   { address, browser }: Comer
 ): Promise<Entered> {
   await countLinkTry(address)
-  const link = await openLink(token, ['owner'], secret())
+  const link = await openLink(token, ['owner'])
   refuseGuessable(password, { name, login: email })
   const passwordHash = await hashPassword(password)
   const owner = await transaction(async connection => {
@@ -100,7 +98,7 @@ export async function enterByLink(
   { address, browser }: Comer
 ): Promise<Entered | null> {
   await countLinkTry(address)
-  const link = await openLink(token, ['invitation', 'reset'], secret()),
+  const link = await openLink(token, ['invitation', 'reset']),
     account = await findAccount(db(), link.accountId!)
   refuseGuessable(password, { name: account!.name, login: loginOf(account!) })
   const passwordHash = await hashPassword(password)
@@ -167,7 +165,9 @@ export async function joinToo(account: Account, code: string, address: string): 
  */
 export async function forgotten(login: string): Promise<void> {
   await countForgotten(login)
-  setImmediate(() => void sendAnother(login).catch(error => console.error('a forgotten password:', error)))
+  setImmediate(
+    () => void sendAnother(login).catch(error => logError('a forgotten password could not be answered', error))
+  )
 }
 
 async function sendAnother(login: string): Promise<void> {
@@ -200,7 +200,7 @@ export async function askAddress(account: Account, { email, password }: AddressC
 /** @throws AppError not-found, invalid. */
 export async function confirmAddress(token: string, address: string): Promise<void> {
   await countLinkTry(address)
-  const link = await openLink(token, ['address'], secret()),
+  const link = await openLink(token, ['address']),
     before = await findAccount(db(), link.accountId!)
   await transaction(async connection => {
     await use(connection, link.id)

@@ -14,8 +14,8 @@ import { audit } from '../house/audit'
 import { tellSecurity } from '../mail/mail'
 import { seal, unseal } from './sealing'
 
-const PURPOSE = 'second step',
-  PERIOD_S = 30,
+export const STEP_PURPOSE = 'second step'
+const PERIOD_S = 30,
   /** A device's clock may be so many periods off. */
   WINDOW = 1,
   CODES = 10
@@ -31,7 +31,7 @@ function stepOf(secret: string, code: string): number | null {
 /** A new secret, to be read into a device; nothing changes until a code of it is given. */
 export async function beginStep(account: Account): Promise<StepBegun> {
   const secret = new Secret({ size: 20 }).base32
-  await updatePending(db(), account.id, seal(secret, PURPOSE))
+  await updatePending(db(), account.id, seal(secret, STEP_PURPOSE))
   const picture = encodeQR(totpOf(secret, loginOf(account)).toString(), 'svg', { border: 1 })
   return { secret, picture: `data:image/svg+xml;base64,${Buffer.from(picture).toString('base64')}` }
 }
@@ -42,7 +42,7 @@ const hashOf = (code: string): Buffer => createHash('sha256').update(plain(code)
 /** @returns the recovery codes, shown once. @throws AppError invalid. */
 export async function confirmStep(account: Account, code: string): Promise<string[]> {
   const { pending } = await findStep(db(), account.id)
-  const step = pending && stepOf(unseal(pending, PURPOSE), plain(code))
+  const step = pending && stepOf(unseal(pending, STEP_PURPOSE), plain(code))
   if (step === null)
     throw new AppError('invalid', 'This is not the code that your device shows now. Wait for the next one.')
   const codes = Array.from({ length: CODES }, () =>
@@ -75,7 +75,7 @@ export async function endStep(account: Account, code: string): Promise<void> {
 export async function stepTaken(accountId: number, code: string): Promise<boolean> {
   const { secret } = await findStep(db(), accountId)
   if (secret === null) return true
-  const step = stepOf(unseal(secret, PURPOSE), plain(code))
+  const step = stepOf(unseal(secret, STEP_PURPOSE), plain(code))
   return step === null ? useRecoveryCode(db(), accountId, hashOf(code)) : useStep(db(), accountId, step)
 }
 

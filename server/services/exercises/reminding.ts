@@ -11,6 +11,7 @@ import { transaction } from '../../db/pool'
 import { settings } from '../../settings'
 import { visibleAssignment } from '../access'
 import { tellExercise } from '../mail/mail'
+import { logError } from '../../log'
 
 /** Reminds of everything that is due soon. @returns how many were reminded. */
 export async function remindDue(): Promise<number> {
@@ -27,7 +28,7 @@ export async function remindDue(): Promise<number> {
 const LOOK_MS = 15 * 60_000
 let looking: NodeJS.Timeout | null = null
 export function startReminding(): void {
-  const look = (): void => void remindDue().catch(error => console.error('reminding:', error))
+  const look = (): void => void remindDue().catch(error => logError('reminding failed', error))
   setTimeout(look, 15_000).unref()
   looking = setInterval(look, LOOK_MS)
   looking.unref()

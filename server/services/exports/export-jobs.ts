@@ -21,6 +21,7 @@ import { audit } from '../house/audit'
 import { readCritique } from '../critique/critiques'
 import { sheetFor } from './sheet'
 import { exportFileName, layeredCorrections } from './exports'
+import { logError } from '../../log'
 
 interface Job {
   readonly id: string
@@ -140,7 +141,7 @@ async function work(job: Job, task: ExportTask): Promise<void> {
     Object.assign(job, { state: 'done', share: 1 })
   } catch (error) {
     job.state = job.abort.signal.aborted ? 'called-off' : 'failed'
-    if (job.state === 'failed') console.error(`export ${job.name} of piece ${job.submissionId}:`, error)
+    if (job.state === 'failed') logError('an export failed', error, { submission: job.submissionId })
   }
   if (!jobs.has(job.id)) await dropScratch(job.file)
   else setTimeout(() => void forget(job), KEPT_MS).unref()

@@ -14,6 +14,7 @@ import { audit } from './audit'
 import { dropExportsAbout } from '../exports/export-jobs'
 import { keysOf } from '../entering/guesses'
 import { tellErasure, tellErasureUndone } from '../mail/mail'
+import { logError } from '../../log'
 
 /** What a guest of an open call sent and nobody confirmed was never meant, so many days on. */
 const UNCONFIRMED_DAYS = 7
@@ -143,7 +144,7 @@ const SWEEP_MS = 3_600_000
 let sweeping: NodeJS.Timeout | null = null
 /** Once an hour, and soon after the start. */
 export function startErasing(): void {
-  const sweep = (): void => void sweepErasures().catch(error => console.error('erasing:', error))
+  const sweep = (): void => void sweepErasures().catch(error => logError('erasing failed', error))
   setTimeout(sweep, 10_000).unref()
   sweeping = setInterval(sweep, SWEEP_MS)
   sweeping.unref()

@@ -9,6 +9,7 @@ import { openImap } from './mailboxes/imap'
 import type { Mailbox } from './mailboxes/mailbox'
 import { openMaildir } from './mailboxes/maildir'
 import { receive, refuseUnread } from './receiving'
+import { logError } from '../../log'
 
 const FOLDER_EVERY_MS = 2000,
   SERVER_EVERY_MS = 30_000,
@@ -57,7 +58,7 @@ function look(what: string, openBox: () => Promise<Mailbox>, everyMs: number): v
       }
     } catch (error) {
       const said = `${what[0]!.toUpperCase()}${what.slice(1)} cannot be read: ${(error as Error).message}.`
-      if (faults.get(what) !== said) console.error(said)
+      if (faults.get(what) !== said) logError('a mailbox cannot be read', error, { box: what })
       faults.set(what, said)
     } finally {
       busy = false

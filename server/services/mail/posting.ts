@@ -8,6 +8,7 @@ import { claimUndelivered, markTried, type Undelivered } from '../../db/people/o
 import { transactionOnce, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { pathOf } from '../entering/links'
+import { logError } from '../../log'
 
 const EVERY_MS = 3000
 let timer: NodeJS.Timeout | null = null
@@ -65,7 +66,7 @@ export function startPosting(url: string | undefined, from: string): void {
   transport = createTransport(url)
   timer = setInterval(() => {
     busy ??= empty(from)
-      .catch(error => console.error('posting:', error))
+      .catch(error => logError('posting failed', error))
       .finally(() => {
         busy = null
       })

@@ -21,6 +21,7 @@ import type { Ingested } from '../../work/picture.worker'
 import { ingestPicture } from '../../work/workers'
 import { inClass, ownAssignment, ownPiece } from '../access'
 import { wakeMeasuring } from './measuring'
+import { logError } from '../../log'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
 
@@ -62,7 +63,7 @@ export async function takeApart(file: string, { what, who, steps = null }: Takin
   if ((await stat(file)).size > PICTURE_LIMITS.bytes)
     throw new AppError('too-large', `${what} is larger than 25 MB. ${READS}`)
   const outcome = await ingestPicture({ file, steps }, who).catch((error: Error) => {
-    if (!(error instanceof TaskTooLong)) console.error('a hand-in could not be taken apart:', error)
+    if (!(error instanceof TaskTooLong)) logError('a hand-in could not be taken apart', error)
     throw new AppError(
       'not-a-picture',
       `${what} cannot be opened, or not within a reasonable time. Save it anew, and try again. ${READS}`

@@ -24,6 +24,7 @@ import { measureStored } from '../../work/workers'
 import { measuring } from '../running/metrics'
 import { compareAhead } from '../versions/comparing'
 import { knownOf } from './knowing'
+import { logError } from '../../log'
 
 const LOOK_MS = 3000,
   RENEW_MS = 4000
@@ -43,7 +44,7 @@ export function wakeMeasuring(): void {
   running = drain()
     .catch((error: Error) => {
       // Looked for again in a moment; an outage is told once, by whoever is asked for something meanwhile.
-      if (!databaseAway(error)) console.error('measuring stopped:', error)
+      if (!databaseAway(error)) logError('measuring stopped', error)
       asked = false
     })
     .finally(() => {
@@ -91,7 +92,7 @@ async function drain(): Promise<void> {
     await compareAhead(job.submissionId, { classId: job.classId, who: `${job.learnerId}` }).catch((error: Error) => {
       if (databaseAway(error) || stopped) throw error
       // It is tried again when somebody asks for it, who is then told.
-      console.error(`comparing of submission ${job.submissionId} failed:`, error)
+      logError('comparing failed', error, { submission: job.submissionId })
     })
   }
 }
@@ -123,7 +124,7 @@ async function measureJob({ submissionId, learnerId, asked, source, exercise }: 
     // Nothing is wrong with the piece, and nothing could be written: its lease runs out, and it is measured again.
     if (stopped) await releaseMeasurement(db(), submissionId, HOLDER).catch(() => {})
     if (databaseAway(error) || stopped) throw error
-    console.error(`measuring of submission ${submissionId} failed:`, error)
+    logError('measuring failed', error, { submission: submissionId })
     await storeMeasurementFailure(
       db(),
       held,

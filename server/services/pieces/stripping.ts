@@ -8,15 +8,16 @@ import { deleteUnusedBlob, findBlob, findUnstripped, insertBlob, replaceOriginal
 import { db, transaction } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { stripOriginal } from '../../work/workers'
+import { logError } from '../../log'
 
 let stopped = false
 let running: Promise<void> | null = null
 
-/** Never waits. What cannot be rewritten is named in the log and left for the next start. */
+/** Never waits. What cannot be rewritten is numbered in the log and left for the next start. */
 export function startStripping(): void {
   stopped = false
   running = strip().catch((error: Error) => {
-    if (!databaseAway(error)) console.error('originals could not be rewritten:', error)
+    if (!databaseAway(error)) logError('originals could not be rewritten', error)
   })
 }
 export async function stopStripping(): Promise<void> {
@@ -30,7 +31,7 @@ async function strip(): Promise<void> {
     if (!next) return
     after = next.id
     await stripOne(next).catch((error: Error) => {
-      console.error(`the original of picture ${next.id} keeps its metadata: ${error.message}`)
+      logError('an original keeps its metadata', error, { picture: next.id })
     })
   }
 }

@@ -7,6 +7,7 @@ import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client'
 import { countQueued } from '../../db/pieces/measurements'
 import { db } from '../../db/pool'
 import { workersWaiting } from '../../work/workers'
+import { logError } from '../../log'
 
 const registry = new Registry()
 
@@ -60,16 +61,6 @@ new Gauge({
   }
 })
 
-/**
- * What a request is about: the first word of its path. Numbers, links and names are left out: they are people's, and
- * without end.
- */
-export function aboutOf(path: string): string {
-  const [, first = '', second = ''] = path.split('?')[0]!.split('/')
-  if (first !== 'api') return first === '_nuxt' ? 'file' : first === 'healthz' || first === 'readyz' ? first : 'page'
-  return /^[a-z-]{1,24}$/.test(second) ? `api/${second}` : 'api'
-}
-
 let server: Server | null = null
 
 /** @param port of the loopback address. */
@@ -83,12 +74,12 @@ export function serveMetrics(port: number): void {
     registry.metrics().then(
       text => response.writeHead(200, { 'content-type': registry.contentType }).end(text),
       (error: Error) => {
-        console.error('metrics:', error)
+        logError('metrics could not be told', error)
         response.writeHead(500).end()
       }
     )
   }).listen(port, '127.0.0.1')
-  server.on('error', error => console.error('metrics:', error.message))
+  server.on('error', error => logError('metrics are not served', error))
 }
 
 export function stopMetrics(): void {

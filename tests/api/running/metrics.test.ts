@@ -3,7 +3,7 @@ import type { ChildProcess } from 'node:child_process'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { freePort } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
-import { aboutOf } from '../../../server/services/running/metrics'
+import { aboutOf } from '../../../server/http/about'
 import { anotherServer, Person } from '../client'
 
 let server: ChildProcess, origin: string, port: number
