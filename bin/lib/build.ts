@@ -47,3 +47,6 @@ export function buildIfChanged(): void {
   if (status !== 0) throw new Stop(`the build failed:\n${(stdout + stderr).slice(-4000)}`)
   writeFileSync(STAMP, hash)
 }
+
+// Run by itself where an image is made.
+if (process.argv[1] === import.meta.filename) buildIfChanged()

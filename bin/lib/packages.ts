@@ -20,6 +20,13 @@ export const CHROMIUM: DebianPackage = {
   what: 'the browser of the browser tests'
 }
 
+/** What a school puts in front, by the samples of `deploy/`. */
+export const IN_FRONT: readonly DebianPackage[] = [
+  { name: 'nginx-light', files: ['/usr/sbin/nginx'], what: 'a proxy that the tests put in front' },
+  { name: 'apache2-bin', files: ['/usr/sbin/apache2'], what: 'another one' },
+  { name: 'openssl', files: ['/usr/bin/openssl'], what: 'what makes their certificate' }
+]
+
 /** @throws Stop when a package is missing and neither root nor sudo is at hand. */
 export function installMissing(packages: readonly DebianPackage[]): void {
   const missing = packages.filter(p => !p.files.every(existsSync))

@@ -42,6 +42,8 @@ export async function ownerLink(url: string, secret: string): Promise<string> {
 
 export interface ServerOptions {
   readonly port: number
+  /** The address it listens on: the loopback one, unless whatever stands in front is elsewhere. */
+  readonly host?: string
   readonly databaseUrl: string
   readonly secret: string
   readonly demo: boolean
@@ -99,6 +101,7 @@ function makeMaildir(folder: string, { uid, gid }: ReturnType<typeof stepDown>):
 /** @returns the server once it answers. @throws Stop when it does not. */
 export async function startServer({
   port,
+  host = '127.0.0.1',
   databaseUrl,
   secret,
   demo,
@@ -117,7 +120,7 @@ export async function startServer({
     env: {
       ...process.env,
       NODE_ENV: 'production',
-      HOST: '127.0.0.1',
+      HOST: host,
       PORT: String(port),
       CRITICA_DATABASE_URL: databaseUrl,
       CRITICA_SECRET: secret,

@@ -12,6 +12,7 @@ const port = (fallback: number) => anyPort.default(fallback)
 
 const schema = z.object({
   CRITICA_PORT: port(3000),
+  CRITICA_HOST: z.union([z.ipv4(), z.ipv6()], 'must be an address of this machine').default('127.0.0.1'),
   CRITICA_DATA: z
     .string()
     .min(1)

@@ -52,6 +52,7 @@ main(async () => {
   const serve = async (url: string): Promise<ChildProcess> => {
     server = await startServer({
       port: settings.CRITICA_PORT,
+      host: settings.CRITICA_HOST,
       databaseUrl: url,
       secret,
       demo,

@@ -6,6 +6,7 @@ import { readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { unzipSync } from 'fflate'
+import { paintFace } from '../../core/testing/face'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { pdfText } from '../pdf-text'
 import {
@@ -201,4 +202,24 @@ test('all trials together are read side by side, each with its target', async ({
   await expect(all).toContainText(/2 → 2[23]: reached, at least 15/)
   await expect(all).toContainText(/2 → 2[23]: reached, at least 21/)
   await expect(picture(page)).toHaveAttribute('data-tried', '2')
+})
+
+test('a painted face is met first; the critic says that it is none, and takes that back', async ({ page }) => {
+  const size = { width: 900, height: 600 },
+    { data } = paintFace(size, { x: 560, y: 260, r: 115 })
+  const painted = await sharp(Buffer.from(data), { raw: { ...size, channels: 4 } })
+    .png()
+    .toBuffer()
+  const id = await handedIn(painted)
+  await signIn(page)
+  await open(page, `/bench/${id}/focus`)
+  const path = page.locator('[data-reading="focus.path"]')
+  await expect(path).toContainText('The eye goes first to the face.')
+  await page.getByRole('button', { name: 'no face there' }).click()
+  await expect(path).not.toContainText('the face')
+  await saved(page)
+  await page.reload()
+  await expect(path).not.toContainText('the face')
+  await page.getByRole('button', { name: 'count it', exact: true }).click()
+  await expect(path).toContainText('The eye goes first to the face.')
 })

@@ -14,7 +14,7 @@ const show = () => (sight.points = found.value.map(({ x, y }, i) => ({ x, y, lab
 
 <template>
   <p v-if="found.length" class="found">
-    {{ found.length === 1 ? 'A face is' : 'Faces are' }} seen here, and met before anything measured.
+    {{ found.length === 1 ? 'A face was' : 'Faces were' }} found in it.
     <button class="word-link" @click="show">show where</button>
     <button v-if="!bench.closed" class="word-link" @click="edits.note({ noFaces: true })">no face there</button>
   </p>
