@@ -47,6 +47,8 @@ export function useHandIn(exerciseId: number | null, againId: number | null) {
     about: '',
     plannedScheme: ''
   })
+  /** Of this very hand-in: a second press after a lost answer hands in no second piece. Anything changed is another. */
+  let key = ''
   const unsent = ref(''),
     busy = ref(false),
     noFile = ref(false),
@@ -65,6 +67,7 @@ export function useHandIn(exerciseId: number | null, againId: number | null) {
   // What was written before a reload or a lost line; the file is chosen again.
   Object.assign(form, kept.read())
   watch(form, () => kept.keep(form))
+  watch([form, file, steps, reference, focus, ledTo], () => (key = ''), { deep: true, flush: 'sync' })
   watch(studies, all => (ledTo.value = all?.map(s => s.id) ?? []))
   /** What the older version is, the new one is too: only what is new is asked. */
   watch(earlier, old => {
@@ -88,8 +91,9 @@ export function useHandIn(exerciseId: number | null, againId: number | null) {
   })
 
   function bodyOf(picture: File): FormData {
+    key ||= newKey()
     const body = new FormData(),
-      words = { ...form, assignmentId: exerciseId, earlierId: againId, studies: ledTo.value.join(',') }
+      words = { ...form, key, assignmentId: exerciseId, earlierId: againId, studies: ledTo.value.join(',') }
     for (const [name, value] of Object.entries(words)) if (value !== null) body.append(name, String(value))
     body.append('picture', picture)
     if (steps.value) body.append('steps', JSON.stringify(steps.value))

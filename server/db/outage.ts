@@ -23,6 +23,9 @@ const CROSSED = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT'])
 
 const codeOf = (error: unknown): string => String((error as { code?: unknown } | null)?.code ?? '')
 
+/** Something of the same key is there already. */
+export const cameTwice = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY'
+
 export const metAnother = (error: unknown): boolean => CROSSED.has(codeOf(error))
 
 export const databaseAway = (error: unknown): boolean =>

@@ -42,6 +42,11 @@ export const handInSchema = z.object({
   earlierId: z.coerce.number().int().positive().optional(),
   /** What is done to the photograph. */
   steps: photoStepsField.optional(),
+  /** Made by the sender for one hand-in: sent again with it, it is the same piece. */
+  key: z
+    .string()
+    .regex(/^[\da-f]{32}$/)
+    .optional(),
   /** Studies that led to it: their numbers, "3,5". */
   studies: z
     .string()

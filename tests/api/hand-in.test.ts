@@ -205,6 +205,17 @@ describe('a hand-in', () => {
     expect(kept).toBeLessThan(24)
   })
 
+  it('sent again with its key is the same piece, also at the same moment; by somebody else it is theirs', async () => {
+    const key = 'a1'.repeat(16),
+      own = await picture(66, 50),
+      send = async (by: Person, words = {}): Promise<number> =>
+        (await (await by.handIn(own, { title: 'Sent again', ...words })).json()).id
+    const [first, ...more] = await Promise.all([1, 2, 3].map(() => send(ada, { key })))
+    expect([...more, await send(ada, { key })]).toEqual([first, first, first])
+    const rosa = await Person.signedIn('rosa')
+    expect(new Set([first, await send(rosa, { key }), await send(ada), await send(ada)]).size).toBe(4)
+  })
+
   it('of twenty-five megabytes, and eight of them at once, lets everybody else go on', async () => {
     // Random bytes do not press: as a TIFF without compression they are what they are, 24 megabytes.
     const file = await sharp(randomBytes(3464 * 2310 * 3), { raw: { width: 3464, height: 2310, channels: 3 } })

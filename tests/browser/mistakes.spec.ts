@@ -1,6 +1,7 @@
 /** What goes wrong is said in the user's words, and nothing they wrote is lost. */
 import { expect, test } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
+import { picture as smallPicture } from '../api/client'
 import { accessible, signIn } from './bench-page'
 
 test('a wrong password', async ({ page }) => {
@@ -54,6 +55,27 @@ test('a hand-in that is no picture, or has no title, keeps its words', async ({ 
   await page.getByRole('button', { name: 'Hand it in' }).click()
   await expect(said('not a picture that can be read here')).toBeVisible()
   await expect(page.getByLabel('Medium')).toHaveValue('ink')
+})
+
+test('a hand-in whose answer was lost is pressed again, and is one piece', async ({ page }) => {
+  await page.request.post('/api/session', { data: { login: 'joss@harbour.example', password: DEMO_PASSWORD } })
+  await page.goto('/hand-in')
+  await page
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'lost.png', mimeType: 'image/png', buffer: await smallPicture(90, 70) })
+  await page.getByLabel('Title').fill('Lost on the way back')
+  let lost = 0
+  await page.route('**/api/submissions', async route => {
+    if (route.request().method() !== 'POST' || lost++ > 0) return route.continue()
+    await route.fetch()
+    return route.abort('connectionreset')
+  })
+  await page.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: /./ }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Hand it in' }).click()
+  await expect(page).toHaveURL(/\/work$/)
+  await expect(page.getByText('Lost on the way back').first()).toBeVisible()
+  await expect(page.getByText('Lost on the way back')).toHaveCount(1)
 })
 
 test("somebody else's piece does not exist", async ({ page }) => {

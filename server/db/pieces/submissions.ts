@@ -77,6 +77,15 @@ const standingOf = (row: Row): { role: ClassRole | null; archived: boolean } => 
   archived: Boolean(row.archived)
 })
 
+/** @returns the piece that a learner handed in with this key, or null. */
+export async function findHandedIn(db: Db, learnerId: number, key: string): Promise<number | null> {
+  const [rows] = await db.execute<Row[]>('SELECT id FROM submissions WHERE learner_id = ? AND hand_in_key = ?', [
+    learnerId,
+    key
+  ])
+  return (rows[0]?.id as number | undefined) ?? null
+}
+
 export async function insertSubmission(
   db: Db,
   {
@@ -96,11 +105,11 @@ export async function insertSubmission(
     readonly firstId: number | null
   }
 ): Promise<number> {
-  const { classId, title, stage, medium, question, about, plannedScheme, assignmentId } = handIn
+  const { classId, title, stage, medium, question, about, plannedScheme, assignmentId, key } = handIn
   const [result] = await db.execute<Changed>(
     `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id,
-       handed_in_at, reference_id, first_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       handed_in_at, reference_id, first_id, hand_in_key)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       classId,
       learnerId,
@@ -114,7 +123,8 @@ export async function insertSubmission(
       assignmentId ?? null,
       handedInAt,
       referenceId,
-      firstId
+      firstId,
+      key ?? null
     ]
   )
   return result.insertId

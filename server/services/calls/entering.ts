@@ -17,6 +17,7 @@ import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
 import { wakeMeasuring } from '../pieces/measuring'
 import { callBy, standingOf } from './calls'
 import { checkProof } from './proof'
+import { cameTwice } from '../../db/outage'
 import { secret } from '../entering/secrets'
 import { saidOf } from './sittings'
 import { takeEntry } from './taking'
@@ -28,8 +29,6 @@ const NOT_TAKEN: Readonly<Record<Exclude<ReturnType<typeof standingOf>, 'open'>,
 }
 /** Of a call by lot or by choice: more than these nobody can look through. */
 const MOST_WAITING = 500
-
-const again = (error: unknown): boolean => (error as { code?: string }).code === 'ER_DUP_ENTRY'
 
 /** @throws AppError in the guest's words; nothing is kept then. */
 export async function handInToCall(
@@ -85,7 +84,7 @@ export async function handInToCall(
       proof,
       at: new Date()
     }).catch((error: unknown) => {
-      throw again(error) ? new AppError('stale', 'This piece came in already: look for the mail.') : error
+      throw cameTwice(error) ? new AppError('stale', 'This piece came in already: look for the mail.') : error
     })
     const link = await makeLink(connection, { kind: 'entry', accountId, email: to })
     await tellEntry(connection, { accountId, link, to, call, title, guardianOf: ofAge ? null : name })

@@ -13,7 +13,8 @@ import { isCall } from '../../db/classes/calls'
 import { insertMeasurement } from '../../db/pieces/measurements'
 import { insertBlob, insertPicture, type Blob, type NewPicture } from '../../db/pieces/pictures'
 import { db, transaction, type Db } from '../../db/pool'
-import { insertSubmission } from '../../db/pieces/submissions'
+import { cameTwice } from '../../db/outage'
+import { findHandedIn, insertSubmission } from '../../db/pieces/submissions'
 import { attachStudies } from '../../db/pieces/studies'
 import { findFirst } from '../../db/pieces/versions'
 import { TaskTooLong } from '../../work/lane'
@@ -90,11 +91,32 @@ export const pictureOf = ({ source, originalSha, display, thumb, steps, told }: 
 export const keepPicture = (connection: Db, sizes: Sizes): Promise<number> =>
   insertPicture(connection, pictureOf(sizes))
 
-/** @returns the submission's id. @throws AppError in the learner's words; nothing is stored then. */
-export async function handIn(
-  learner: Account,
-  { words, files, now }: { readonly words: HandIn; readonly files: HandedIn; readonly now: Date }
-): Promise<number> {
+interface HandingIn {
+  readonly words: HandIn
+  readonly files: HandedIn
+  readonly now: Date
+}
+
+/**
+ * One that was sent before with the same key, and whose answer was lost, is the piece that it became. @returns the
+ * submission's id. @throws AppError in the learner's words; nothing is stored then.
+ */
+export async function handIn(learner: Account, handingIn: HandingIn): Promise<number> {
+  const { key } = handingIn.words,
+    before = (): Promise<number | null> => (key ? findHandedIn(db(), learner.id, key) : Promise.resolve(null))
+  const known = await before()
+  if (known !== null) return known
+  try {
+    return await handInNew(learner, handingIn)
+  } catch (error) {
+    // Both sendings came at once, and the other was the first.
+    const other = cameTwice(error) ? await before() : null
+    if (other === null) throw error
+    return other
+  }
+}
+
+async function handInNew(learner: Account, { words, files, now }: HandingIn): Promise<number> {
   await inClass(learner, words.classId, 'hand-in')
   if (await isCall(db(), words.classId))
     throw new AppError('invalid', 'This is an open call: pieces come in by its own page.')
