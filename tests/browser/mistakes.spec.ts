@@ -63,7 +63,8 @@ test('a hand-in whose answer was lost is pressed again, and is one piece', async
   await page
     .getByLabel('Picture', { exact: true })
     .setInputFiles({ name: 'lost.png', mimeType: 'image/png', buffer: await smallPicture(90, 70) })
-  await page.getByLabel('Title').fill('Lost on the way back')
+  const title = `Lost on the way back, ${Date.now()}`
+  await page.getByLabel('Title').fill(title)
   let lost = 0
   await page.route('**/api/submissions', async route => {
     if (route.request().method() !== 'POST' || lost++ > 0) return route.continue()
@@ -74,8 +75,8 @@ test('a hand-in whose answer was lost is pressed again, and is one piece', async
   await expect(page.getByRole('alert').filter({ hasText: /./ }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Hand it in' }).click()
   await expect(page).toHaveURL(/\/work$/)
-  await expect(page.getByText('Lost on the way back').first()).toBeVisible()
-  await expect(page.getByText('Lost on the way back')).toHaveCount(1)
+  await expect(page.getByText(title).first()).toBeVisible()
+  await expect(page.getByText(title)).toHaveCount(1)
 })
 
 test("somebody else's piece does not exist", async ({ page }) => {
