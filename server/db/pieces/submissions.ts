@@ -1,3 +1,4 @@
+import { REPORT_VERSION } from '../../../core/measure/report'
 import { reportSchema } from '../../../shared/report'
 import type { ClassRole } from '../../../shared/account'
 import type { HandIn, Measurement, PieceFacts, Stage } from '../../../shared/pieces/submission'
@@ -23,7 +24,12 @@ export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN
 function mapMeasurement(row: Row): Measurement {
   if (row.state === 'done') {
     const { data: report } = reportSchema.safeParse(row.report)
-    return report ? { state: 'done', report } : { state: 'failed', reason: 'What was measured can no longer be read.' }
+    if (report) return { state: 'done', report }
+    // One of older definitions waits for its turn to be measured by today's.
+    const { version = 0 } = (row.report ?? {}) as { readonly version?: number }
+    return version < REPORT_VERSION
+      ? { state: 'queued' }
+      : { state: 'failed', reason: 'What was measured can no longer be read.' }
   }
   if (row.state === 'failed') return { state: 'failed', reason: row.reason as string }
   return { state: row.state as 'queued' | 'measuring' }
