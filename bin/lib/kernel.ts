@@ -14,4 +14,4 @@ export async function assembledKernel(): Promise<string> {
 }
 
 if (process.argv[1] === import.meta.filename)
-  writeFileSync(join(FOLDER, 'kernel.json'), `${JSON.stringify({ bytes: await assembledKernel() })}\n`)
+  writeFileSync(join(FOLDER, 'kernel.json'), `{\n  "bytes": "${await assembledKernel()}"\n}\n`)

@@ -19,16 +19,16 @@ export interface Face extends Extent {
 }
 
 /**
- * Long edges of what is looked at. A face is found when it is some 20 to 150 pixels high: the larger for small faces, the
- * smaller for those that fill the picture.
+ * Long edges of what is looked at. A face is found when it is some 40 to 150 pixels wide there: the larger for small
+ * faces, the smaller for those that fill the picture.
  */
 const EDGES = [320, 224] as const
 /** Less sure than even, it is not said. */
 const SURE = 0.5
 
 /**
- * The picture's bytes less the detector's mean, over 255, three numbers a pixel; halved where that leaves enough. What is
- * not measured is of the mean colour.
+ * The picture's bytes less the detector's mean, over 255, three numbers a pixel; halved where that leaves enough. What
+ * is not measured is of the mean colour.
  */
 function bytesOf({ width, height, pixels, mask }: Planes): Maps {
   const side = Math.max(width, height) >= 2 * EDGES[0] ? 2 : 1,

@@ -1,7 +1,7 @@
 /**
  * A small convolutional network, run layer by layer: three by three over the picture, then each channel three by three
- * and all channels mixed, halved after each (M. Sandler and others, "MobileNetV2", CVPR 2018, on separable layers). What
- * it does most of is `kernel.wat`, eight times as fast as the same in script.
+ * and all channels mixed, halved after each (M. Sandler and others, "MobileNetV2", CVPR 2018, on separable layers).
+ * What it does most of is `kernel.wat`, eight times as fast as the same in script.
  */
 import { bytesOf } from './base64'
 import kernel from './kernel.json' with { type: 'json' }
@@ -96,7 +96,7 @@ export class Runner {
     if (lacking > 0) this.kernel.memory.grow(lacking)
   }
 
-  /** @param seen three channels. @returns a thirty-second of its size, with the last layer's channels filled to fours. */
+  /** @param seen three channels. @returns a thirty-second of its size, the last layer's channels filled to fours. */
   run(seen: Maps): Maps {
     const { kernel, network, separable, last } = this,
       area = seen.width * seen.height * 16 * FLOAT + SLACK
