@@ -202,6 +202,36 @@ describe('every answer', () => {
 })
 
 describe('what stays behind', () => {
+  it('a part of a picture comes alone, as long as it is still that picture', async () => {
+    const path = `/submissions/${id}/picture/display`,
+      whole = await rosa.fetch(path),
+      bytes = Buffer.from(await whole.arrayBuffer()),
+      etag = whole.headers.get('etag')!
+    const part = async (headers: Record<string, string>): Promise<[number, string | null, boolean]> => {
+      const answer = await rosa.fetch(path, { headers }),
+        got = Buffer.from(await answer.arrayBuffer())
+      const [start, end] =
+        /(\d+)-(\d+)/
+          .exec(answer.headers.get('content-range') ?? '')
+          ?.slice(1)
+          .map(Number) ?? []
+      return [
+        answer.status,
+        answer.headers.get('content-range'),
+        got.equals(bytes.subarray(start ?? 0, (end ?? 1e9) + 1))
+      ]
+    }
+    const n = bytes.length
+    // RFC 9110, 14.1.2: from one byte to another, from one on, the last ones.
+    expect(await part({ range: 'bytes=10-19' })).toEqual([206, `bytes 10-19/${n}`, true])
+    expect(await part({ range: 'bytes=20-', 'if-range': etag })).toEqual([206, `bytes 20-${n - 1}/${n}`, true])
+    expect(await part({ range: 'bytes=-5' })).toEqual([206, `bytes ${n - 5}-${n - 1}/${n}`, true])
+    expect(await part({ range: 'bytes=20-', 'if-range': '"another"' })).toEqual([200, null, true])
+    for (const nothing of ['bytes=9-3', 'lines=1-2', 'bytes=1-2,5-6', 'x'])
+      expect(await part({ range: nothing })).toEqual([200, null, true])
+    expect((await rosa.fetch(path, { headers: { range: `bytes=${n}-` } })).status).toBe(416)
+  })
+
   it('a picture is asked for again each time, answered without its bytes to its owner and not at all to the next person', async () => {
     const path = `/submissions/${id}/picture/display`,
       first = await rosa.fetch(path)

@@ -83,6 +83,15 @@ const standingOf = (row: Row): { role: ClassRole | null; archived: boolean } => 
   archived: Boolean(row.archived)
 })
 
+/** What a learner handed in since a moment. */
+export async function countSince(db: Db, learnerId: number, since: Date): Promise<number> {
+  const [rows] = await db.execute<Row[]>(
+    'SELECT COUNT(*) AS n FROM submissions WHERE learner_id = ? AND handed_in_at > ?',
+    [learnerId, since]
+  )
+  return Number(rows[0]!.n)
+}
+
 /** @returns the piece that a learner handed in with this key, or null. */
 export async function findHandedIn(db: Db, learnerId: number, key: string): Promise<number | null> {
   const [rows] = await db.execute<Row[]>('SELECT id FROM submissions WHERE learner_id = ? AND hand_in_key = ?', [

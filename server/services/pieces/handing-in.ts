@@ -22,6 +22,7 @@ import type { Ingested } from '../../work/picture.worker'
 import { ingestPicture } from '../../work/workers'
 import { inClass, ownAssignment, ownPiece } from '../access'
 import { wakeMeasuring } from './measuring'
+import { refuseBeyondQuota } from './quota'
 import { logError } from '../../log'
 
 const READS = 'PNG, JPEG, WebP and TIFF are read, up to 40 megapixels and 25 MB.'
@@ -118,6 +119,7 @@ export async function handIn(learner: Account, handingIn: HandingIn): Promise<nu
 
 async function handInNew(learner: Account, { words, files, now }: HandingIn): Promise<number> {
   await inClass(learner, words.classId, 'hand-in')
+  await refuseBeyondQuota(learner.id, now)
   if (await isCall(db(), words.classId))
     throw new AppError('invalid', 'This is an open call: pieces come in by its own page.')
   if (words.earlierId) {
