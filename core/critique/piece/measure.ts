@@ -6,7 +6,7 @@ import { measureDepth, type DepthLadder, type DepthName } from '../../measure/va
 import { silhouetteOf, type Silhouette } from '../../measure/composition/composition'
 import { fitTo } from '../../measure/harmony/declared'
 import { cutOutOf, edgeMaps, type CutOut } from '../../measure/composition/edges'
-import { readingOrder, type ReadingOrder } from '../../measure/focus/focus'
+import { readingOrder, type ReadingOrder } from '../../measure/focus/reading-order'
 import { greyDisagreements, type GreyDisagreement } from '../../measure/value/greys'
 import { hueHistogram } from '../../measure/harmony/hues'
 import { ambientOf } from '../../measure/light'

@@ -5,7 +5,8 @@ import type { Area } from '../../picture/area'
 import { createRaster, type Raster } from '../../picture/raster'
 import { fill } from '../../testing/paint'
 import { ODD_KINDS, popOut } from '../../testing/popout'
-import { measureFocus, readingOrder } from './focus'
+import { measureFocus } from './focus'
+import { readingOrder } from './reading-order'
 import { isMeasured, type FocusSection, type Peak } from '../report'
 
 const focusOf = (raster: Raster, area: Area | null = null): FocusSection =>

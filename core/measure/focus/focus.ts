@@ -9,11 +9,9 @@ import { diagonalOf } from '../../picture/raster'
 import { NEUTRAL_CHROMA } from '../../colour/oklab'
 import { attentionOf, type Attention } from './attention/attention'
 import { peaksOf, type KnownThing } from './attention/peaks'
-import { facesOf } from './faces/faces'
+import { unmarkedFaces } from './faces/unmarked'
 import { windowsBeside } from './windows'
 import {
-  A_FACE,
-  isMeasured,
   notMeasurable,
   type Extent,
   type FocusAreaSection,
@@ -265,21 +263,6 @@ export function pullsOf(
   })
 }
 
-/** Of a crowd no more are named: the rest draw the eye as anything does. */
-const MOST_FACES = 3
-
-/** Faces found where the critic marked none. */
-function unmarkedFaces(planes: Planes, marked: readonly KnownThing[]): KnownThing[] {
-  const faces = facesOf(planes).filter(
-    ({ x, y, w, h }) => !marked.some(({ area }) => areaHolds(area, x + w / 2, y + h / 2))
-  )
-  return faces.slice(0, MOST_FACES).map(({ score, ...box }) => ({
-    name: faces.length + marked.length === 1 ? 'the face' : A_FACE,
-    area: { kind: 'rectangle', ...box },
-    found: score
-  }))
-}
-
 /**
  * @property faces faces and figures that the critic marked: the eye goes there first. @property noFaces what is found
  * is none.
@@ -304,23 +287,4 @@ export function measureFocus(
   const given = area && measureArea({ planes, attention, peaks: found, area })
   if (area && !given) return notMeasurable('the focal area holds no pixel of the picture')
   return { peaks, whites: whitesOf(planes), vivid: vividOf(planes), ...given }
-}
-
-export interface ReadingOrder {
-  /** Intended stops in the order the eye reaches them, by index; each once. */
-  readonly taken: readonly number[]
-  /** Intended stops that no peak lies at. */
-  readonly skipped: readonly number[]
-  readonly inOrder: boolean
-}
-
-/** The route attention takes over intended stops (areas, in their intended order). */
-export function readingOrder(peaks: Measured<readonly Peak[]>, stops: readonly Area[]): ReadingOrder {
-  const route = isMeasured(peaks) ? peaks : []
-  const taken = [...new Set(route.map(p => stops.findIndex(s => areaHolds(s, p.x, p.y))).filter(i => i >= 0))]
-  return {
-    taken,
-    skipped: stops.map((_, i) => i).filter(i => !taken.includes(i)),
-    inOrder: taken.every((stop, i) => i === 0 || stop > taken[i - 1])
-  }
 }

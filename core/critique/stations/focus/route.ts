@@ -1,5 +1,5 @@
 /** The route the eye takes over the stops it should take. */
-import type { ReadingOrder } from '../../../measure/focus/focus'
+import type { ReadingOrder } from '../../../measure/focus/reading-order'
 import type { Reading } from '../../reading'
 import { list } from '../../words'
 

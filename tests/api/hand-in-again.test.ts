@@ -1,0 +1,61 @@
+/** A hand-in that is sent twice, too often, or into a queue that is full. */
+import type { Connection } from 'mysql2/promise'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { database, Person, picture } from './client'
+
+let ada: Person, connection: Connection
+beforeAll(async () => {
+  ada = await Person.signedIn('ada')
+  connection = await database()
+})
+afterAll(() => connection.end())
+
+it('sent again with its key is the same piece, also at the same moment; by somebody else it is theirs', async () => {
+  const key = 'a1'.repeat(16),
+    own = await picture(66, 50),
+    send = async (by: Person, words = {}): Promise<number> =>
+      (await (await by.handIn(own, { title: 'Sent again', ...words })).json()).id
+  const [first, ...more] = await Promise.all([1, 2, 3].map(() => send(ada, { key })))
+  expect([...more, await send(ada, { key })]).toEqual([first, first, first])
+  const rosa = await Person.signedIn('rosa')
+  expect(new Set([first, await send(rosa, { key }), await send(ada), await send(ada)]).size).toBe(4)
+})
+
+it('after two hundred of a day waits until tomorrow, and for a queue of half an hour until later', async () => {
+  const guest = await Person.signedIn('bram'),
+    send = async (): Promise<[number, string]> => {
+      const answer = await guest.handIn(await picture(68, 50), { title: 'One more' })
+      return [answer.status, await answer.text()]
+    }
+  const { id } = JSON.parse((await send())[1]) as { id: number }
+  await guest.measured(id)
+  const copies = (n: number): Promise<unknown> =>
+    connection.query(
+      `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, handed_in_at)
+       SELECT class_id, learner_id, picture_id, 'A copy', stage, handed_in_at FROM submissions, seq_1_to_${n} WHERE id = ?`,
+      [id]
+    )
+  const away = (): Promise<unknown> => connection.query("DELETE FROM submissions WHERE title = 'A copy'")
+  try {
+    await copies(200)
+    expect(await send()).toEqual([429, expect.stringContaining('200 pictures within a day')])
+    // Yesterday's are yesterday's.
+    await connection.query(
+      "UPDATE submissions SET handed_in_at = handed_in_at - INTERVAL 25 HOUR WHERE title = 'A copy'"
+    )
+    expect((await send())[0]).toBe(200)
+    await copies(1100)
+    await connection.query(
+      `UPDATE submissions SET handed_in_at = handed_in_at - INTERVAL 25 HOUR WHERE title = 'A copy'`
+    )
+    // A hundred more than it takes: some are measured meanwhile.
+    await connection.query(
+      `INSERT INTO measurements (submission_id, state) SELECT id, 'queued' FROM submissions WHERE title = 'A copy'
+       ORDER BY id DESC LIMIT 1100`
+    )
+    expect(await send()).toEqual([503, expect.stringMatching(/\d+ pictures wait to be measured/)])
+  } finally {
+    await away()
+  }
+  expect((await send())[0]).toBe(200)
+}, 60_000)
