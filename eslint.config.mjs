@@ -14,7 +14,8 @@ export default withNuxt(
     }
   },
   {
-    // The core is pure: nothing of the page, of Node or of the layers above may be reached from it. One outside package: outlines of pen strokes, itself pure.
+    // The core is pure: nothing of the page, of Node or of the layers above may be reached from it. One outside package:
+    // outlines of pen strokes, itself pure.
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts', 'core/**/*.bench.ts', 'core/testing/**'],
     rules: {
@@ -29,10 +30,12 @@ export default withNuxt(
     }
   },
   {
-    // Run once a pixel, where an object a call would cost; a colour's channels and a rectangle's x, y, w, h in their usual order;
+    // Run once a pixel, where an object a call would cost; a colour's channels and a rectangle's x, y, w, h in their
+    // usual order;
     // what a library calls.
     files: [
-      'core/{colour/hold,trial/{apply,quick},picture/{orient,planes},measure/{focus/windows,value/greys,focus/attention/items}}.ts',
+      'core/{colour/hold,trial/{apply,quick},picture/{orient,planes}}.ts',
+      'core/measure/{focus/windows,value/greys,focus/attention/items}.ts',
       'core/testing/*.ts',
       'demo/{manifest,scenes/svg}.ts',
       'tests/judge/scenes.ts',

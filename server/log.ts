@@ -14,7 +14,7 @@ const asked = new AsyncLocalStorage<string>()
 export const newRequestId = (): string => randomUUID().slice(0, 8)
 /** Runs `work` as part of a request. */
 export const asRequest = <T>(requestId: string, work: () => T): T => asked.run(requestId, work)
-export const requestId = (): string | undefined => asked.getStore()
+const requestId = (): string | undefined => asked.getStore()
 
 /** A database's error names its code, its state and nothing of its sentence. */
 interface DatabaseError extends Error {
@@ -54,5 +54,4 @@ const log = (): Logger =>
 
 /** @param what failed, without a name or a number of anybody's in it. */
 export const logError = (what: string, error: unknown, of: object = {}): void => log().error({ ...of, error }, what)
-export const logWarning = (what: string, of: object = {}): void => log().warn(of, what)
 export const logInfo = (what: string, of: object = {}): void => log().info(of, what)

@@ -28,7 +28,8 @@ export function useTrial(correction: () => Correction) {
   async function numbers(of: Trial): Promise<EffectNumbers | null> {
     const subject = correction(),
       tried = showsSomething(of) ? [{ trial: of, area: subject.area }] : []
-    const found = await ask(w => w.effect(tried, [subject], bench.report?.wheel ?? 'painter'))
+    const known = { ...bench.known, wheel: bench.report?.wheel ?? bench.known.wheel },
+      found = await ask(w => w.effect(tried, [subject], known))
     return found?.[0] ?? null
   }
   /** The picture is asked for first: it is looked at while the readings are still being taken. */

@@ -9,12 +9,6 @@ import type { DrawingHand } from './useDrawing'
 
 const STEP = 0.01,
   FAST = 0.05
-const MOVES: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1]
-}
 const clamp = (v: number): number => Math.min(1, Math.max(0, v))
 
 /** @returns where the cross stands, or null while nothing is drawn by keys. */
@@ -46,7 +40,7 @@ export function useKeyboardHand(drawing: DrawingHand, point: (at: Point | null) 
     'keydown',
     (event: KeyboardEvent) => {
       if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
-      const move = MOVES[event.key]
+      const move = arrowOf(event.key)
       if (sight.reshaping && (move || event.key === '+' || event.key === '-')) {
         event.preventDefault()
         event.stopImmediatePropagation()

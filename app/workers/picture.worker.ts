@@ -20,6 +20,7 @@ import { planesOf, type Planes } from '~~/core/picture/planes'
 import { diagonalOf, type Raster } from '~~/core/picture/raster'
 import { fitWithin, reduceTo } from '~~/core/picture/resample'
 import { applyTrials } from '~~/core/trial/apply'
+import { metIn } from '~~/core/measure/focus/met'
 import { effectNumbers } from '~~/core/trial/effect'
 import { describeColour } from '~~/core/wheel/describe'
 import type { WheelName } from '~~/core/wheel/steps'
@@ -122,11 +123,12 @@ const worker: PictureWorker = {
     return transfer(bitmap, [bitmap])
   },
 
-  async effect(trials, subjects, wheel) {
-    const { raster, planes } = picture()
+  async effect(trials, subjects, known) {
+    const { raster, planes } = picture(),
+      of = { wheel: known.wheel, met: metIn(known), subjects }
     return trials.length === 0
-      ? effectNumbers({ raster, wheel, subjects, planes })
-      : effectNumbers({ raster: applyTrials(trials, raster), wheel, subjects })
+      ? effectNumbers({ ...of, raster, planes })
+      : effectNumbers({ ...of, raster: applyTrials(trials, raster) })
   },
 
   async lightOf(area) {

@@ -57,7 +57,7 @@ export interface PictureWorker {
   /** The picture with trials applied one after the other. @param quick for a hand on a slider. */
   tried(trials: readonly TriedArea[], quick: boolean): Promise<ImageBitmap>
   /** Readings of each subject with the trials applied; without any, as the picture is. */
-  effect(trials: readonly TriedArea[], subjects: readonly EffectSubject[], wheel: WheelName): Promise<EffectNumbers[]>
+  effect(trials: readonly TriedArea[], subjects: readonly EffectSubject[], known: PieceKnown): Promise<EffectNumbers[]>
   /** Mean linear light of an area, for taking a shadow to another colour; null where it holds no pixel. */
   lightOf(area: Area): Promise<readonly [number, number, number] | null>
 }

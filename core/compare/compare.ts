@@ -2,6 +2,7 @@
  * An old and a new version, laid on one another: what light did, whether each correction landed, which readings moved.
  */
 import { measurePiece } from '../critique/piece/measure'
+import { metIn } from '../measure/focus/met'
 import type { PieceKnown } from '../critique/piece/known'
 import type { HouseStandards } from '../critique/standards'
 import type { PieceReading } from '../critique/stations/piece'
@@ -61,6 +62,7 @@ function measured(raster: Raster, source: Source, { known, standards }: Options)
     planes,
     report: measures.report,
     hues: hueHistogram(raster, planes, known.wheel),
+    met: metIn(known),
     readings: readingsOfPiece(measures, known, standards)
   }
 }

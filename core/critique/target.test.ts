@@ -3,10 +3,12 @@ import { converter } from 'culori'
 import { describe, expect, it } from 'vitest'
 import { convertValueToLuminance } from '../colour/lab'
 import { hueHistogram } from '../measure/harmony/hues'
+import type { Met } from '../measure/focus/met'
 import { measurePicture } from '../measure/picture'
 import { planesOf } from '../picture/planes'
 import { createRaster, type Raster } from '../picture/raster'
 import type { Area } from '../picture/area'
+import { paintFace } from '../testing/face'
 import { popOut } from '../testing/popout'
 import { fill, stripes } from '../testing/paint'
 import { PAINTER_ANCHORS } from '../wheel/painter'
@@ -19,7 +21,7 @@ const grey = (value: number): readonly [number, number, number] => {
   const Y = convertValueToLuminance(value)
   return [Y, Y, Y]
 }
-function check(target: Target, raster: Raster, area: Area | null = null) {
+function check(target: Target, raster: Raster, area: Area | null = null, met: Met = {}) {
   const planes = planesOf(raster),
     report = measurePicture({
       raster,
@@ -27,7 +29,7 @@ function check(target: Target, raster: Raster, area: Area | null = null) {
       options: { wheel: 'painter' },
       planes
     })
-  return checkTarget(target, area, { report, raster, planes, hues: hueHistogram(raster, planes, 'painter') })
+  return checkTarget(target, area, { report, raster, planes, hues: hueHistogram(raster, planes, 'painter'), met })
 }
 const MIDDLE: Area = { kind: 'rectangle', x: 0.4, y: 0.4, w: 0.2, h: 0.2 }
 const withMiddle = (ground: string | readonly [number, number, number], middle: typeof ground): Raster =>
@@ -101,6 +103,16 @@ describe('a target is reached exactly from its bound on', () => {
     const elsewhere: Area = { kind: 'rectangle', x: 0, y: 0, w: 0.04, h: 0.04 }
     expect(check({ measure: 'focus-rank', atMost: 1 }, raster, elsewhere)!.reached).toBe(false)
   })
+})
+
+it('goes by what the critic said the eye meets first: a face found, one that is none, one marked', () => {
+  const raster = fill(paintFace({ width: 600, height: 400 }, { x: 440, y: 180, r: 60 }), '#ff2a00', 120, 150, 80, 80),
+    patch: Area = { kind: 'rectangle', x: 0.19, y: 0.36, w: 0.16, h: 0.23 },
+    reached = (met?: Met) => check({ measure: 'focus-rank', atMost: 1 }, raster, patch, met)!.reached
+  expect(reached()).toBe(false)
+  expect(reached({ noFaces: true })).toBe(true)
+  const marked = { name: 'the face', area: { kind: 'rectangle', x: 0.6, y: 0.25, w: 0.28, h: 0.45 } } as const
+  expect(reached({ noFaces: true, faces: [marked] })).toBe(false)
 })
 
 it('cannot be measured without the place, the colour or the light it needs, and says so by null', () => {

@@ -2,6 +2,7 @@
 import { temperatureOf } from '../colour/temperature'
 import { MOST_PEAKS } from '../measure/focus/attention/peaks'
 import { measureFocus } from '../measure/focus/focus'
+import type { Met } from '../measure/focus/met'
 import { spansOf, type Area } from '../picture/area'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'
@@ -49,13 +50,15 @@ export interface TargetSubject {
   readonly raster: Raster
   readonly planes: Planes
   readonly hues: HueHistogram
+  /** What the critic said the eye meets first. */
+  readonly met?: Met
 }
 
 /** Measures a target. @param area where the correction was marked. @returns null when it cannot be measured. */
 export function checkTarget(
   target: Target,
   area: Area | null,
-  { report, raster, planes, hues }: TargetSubject
+  { report, raster, planes, hues, met }: TargetSubject
 ): TargetState | null {
   switch (target.measure) {
     case 'range':
@@ -80,7 +83,7 @@ export function checkTarget(
     }
     case 'focus-rank': {
       if (!area) return null
-      const focus = measureFocus(planes, { area })
+      const focus = measureFocus(planes, { area, ...met })
       // A focal area that no peak reaches ranks behind all that there are.
       return isMeasured(focus) && focus.rank !== undefined
         ? atMost(isMeasured(focus.rank) ? focus.rank : MOST_PEAKS + 1, target.atMost)

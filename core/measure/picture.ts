@@ -7,6 +7,7 @@ import type { WheelName } from '../wheel/steps'
 import { measureComposition } from './composition/composition'
 import { measureEdges } from './composition/edges'
 import { measureFocus } from './focus/focus'
+import { metIn } from './focus/met'
 import { measureHarmony } from './harmony/harmony'
 import { measureLight, type ShadowPair } from './light'
 import { insideMargin, planesInside } from './margin'
@@ -42,11 +43,8 @@ interface Measuring {
   readonly planes?: Planes
 }
 
-/** An area of this name is a face or a figure: the eye goes there first. */
-const FACE = /\b(face|faces|head|portrait|figure|figures|person|people|man|woman|boy|girl|child)\b/i
-
 export function measurePicture({ raster, source, options, planes: whole = planesOf(raster) }: Measuring): Report {
-  const { wheel, focus = null, areas = [], pairs = [], wholeFile = false, noFaces = false } = options
+  const { wheel, focus = null, areas = [], pairs = [], wholeFile = false } = options
   const inside = wholeFile ? null : insideMargin(whole),
     planes = inside ? planesInside(whole) : whole
   return {
@@ -65,7 +63,7 @@ export function measurePicture({ raster, source, options, planes: whole = planes
     },
     wheel,
     value: measureValue(planes),
-    focus: measureFocus(planes, { area: focus, faces: areas.filter(({ name }) => FACE.test(name)), noFaces }),
+    focus: measureFocus(planes, { area: focus, ...metIn(options) }),
     temperature: measureTemperature(planes),
     harmony: measureHarmony({ raster, planes, wheel }),
     edges: measureEdges(planes, focus),

@@ -4,6 +4,7 @@
 import { checkTarget, type Target, type TargetState, type TargetSubject } from '../critique/target'
 import { hueHistogram } from '../measure/harmony/hues'
 import { measurePicture } from '../measure/picture'
+import type { Met } from '../measure/focus/met'
 import { isMeasured } from '../measure/report'
 import { measureSeparation } from '../measure/value/separation'
 import { areaTemperature } from '../measure/temperature'
@@ -36,11 +37,13 @@ export interface EffectSubject {
 export function effectNumbers({
   raster,
   wheel,
+  met,
   subjects,
   planes = planesOf(raster)
 }: {
   raster: Raster
   wheel: WheelName
+  met?: Met
   subjects: readonly EffectSubject[]
   planes?: Planes
 }): EffectNumbers[] {
@@ -50,7 +53,7 @@ export function effectNumbers({
     options: { wheel },
     planes
   })
-  const whole: TargetSubject = { report, raster, planes, hues: hueHistogram(raster, planes, wheel) }
+  const whole: TargetSubject = { report, raster, planes, hues: hueHistogram(raster, planes, wheel), met }
   const { value, harmony } = report
   return subjects.map(({ area, target }) => {
     const separation = area && measureSeparation({ name: 'area', area, planes, raster })

@@ -83,7 +83,7 @@ it('and both were told, in order, nobody else', async () => {
   expect((await subjects(await Person.signedIn('bram'))).filter(s => s.includes('Weir'))).toEqual([])
 })
 
-it('an instructor who teaches the same learner elsewhere sees none of it, and mail nobody took in a day is told as given up', async () => {
+it('who teaches the same learner elsewhere sees none of it; mail nobody took in a day is told as given up', async () => {
   const connection = await database(),
     email = 'otto@harbour.example'
   const otto = await newAccount(connection, { name: 'Otto Reed', email, password: 'another-lamp' })
@@ -94,7 +94,8 @@ it('an instructor who teaches the same learner elsewhere sees none of it, and ma
   expect((await subjects(seen)).filter(s => s.includes('Weir'))).toEqual([])
 
   await connection.execute(
-    "UPDATE outbox SET tries = 3, failure = 'no such box', created_at = created_at - INTERVAL 2 DAY WHERE subject LIKE 'Rosa Field asks%Weir%'"
+    `UPDATE outbox SET tries = 3, failure = 'no such box', created_at = created_at - INTERVAL 2 DAY
+     WHERE subject LIKE 'Rosa Field asks%Weir%'`
   )
   const mail = mailListSchema.parse(await (await tamsin.fetch('/outbox')).json())
   expect(mail.find(m => m.failure === 'no such box')).toMatchObject({ givenUp: true, deliveredAt: null })
@@ -102,7 +103,7 @@ it('an instructor who teaches the same learner elsewhere sees none of it, and ma
   await connection.end()
 })
 
-it("a piece is taken away as report, palette and annotations; the learner's annotations only once released", async () => {
+it('a piece is taken away as report, palette and annotations; by its learner once released', async () => {
   const ask = (person: Person, name: string, piece = id): Promise<Response> =>
     person.fetch(`/submissions/${piece}/export/${name}`)
   await rosa.measured(id)

@@ -46,7 +46,8 @@ describe('a hand-in', () => {
     expect(response.status).toBe(200)
     const { id } = await response.json()
     const [row] = await rowsOf(
-      'SELECT s.title, s.planned_scheme, p.width, p.height, p.original_sha, b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?',
+      `SELECT s.title, s.planned_scheme, p.width, p.height, p.original_sha, b.bytes FROM submissions s
+       JOIN pictures p ON p.id = s.picture_id JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?`,
       [id]
     )
     expect(row).toMatchObject({
@@ -186,7 +187,7 @@ describe('a hand-in', () => {
     })
   })
 
-  it('lets whatever it takes in be opened again: its full size can be made of every file that was not refused', async () => {
+  it('lets whatever it takes in be opened again: every file not refused can be made a full size', async () => {
     const whole = await sharp(noise, { raw: { width: 300, height: 200, channels: 3 } })
       .jpeg()
       .toBuffer()
@@ -219,14 +220,15 @@ describe('a hand-in', () => {
       expect(answers.map(a => a.status)).toEqual(Array(8).fill(200))
     })
     console.log(
-      `a hand-in of ${Math.round(file.length / 1e6)} MB: others waited ${Math.round(one)} ms; eight at once: ${Math.round(eight)} ms`
+      `a hand-in of ${Math.round(file.length / 1e6)} MB: others waited ${Math.round(one)} ms;`
+        + ` eight at once: ${Math.round(eight)} ms`
     )
     // The figures wanted are 100 and 300 ms ; sender, probe and server share two cores here.
     expect(one).toBeLessThan(200)
     expect(eight).toBeLessThan(400)
   })
 
-  it('as a form that breaks off, asks too much or holds other files is refused, and nothing of it is kept', async () => {
+  it('as a form that breaks off, asks too much or holds other files is refused, and not kept', async () => {
     const before = await counts(),
       form = (parts: [string, string | Blob][]): FormData => {
         const made = new FormData()

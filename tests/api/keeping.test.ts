@@ -32,7 +32,7 @@ beforeAll(async () => {
 })
 
 describe('two windows on one critique', () => {
-  it('a correction, an area, a note and a score written over something older are refused, and what is there stays', async () => {
+  it('a correction, area, note and score written over something older are refused, and what is there stays', async () => {
     await tamsin.json('POST', `/submissions/${id}/corrections`, written)
     await tamsin.json('POST', `/submissions/${id}/areas`, {
       name: 'quay',
@@ -80,7 +80,7 @@ describe('two windows on one critique', () => {
     ).toBe(200)
   })
 
-  it('stations visited in both are both visited, and the order of corrections is not changed over one that came meanwhile', async () => {
+  it('stations visited in both are both visited, and corrections are not reordered over a new one', async () => {
     await Promise.all(
       ['values', 'focus', 'edges'].map(station =>
         tamsin.json('PUT', `/submissions/${id}/notes`, { visited: [station] })
@@ -158,7 +158,7 @@ describe('the phrase shelf', () => {
 })
 
 describe('annotations', () => {
-  it('read back in renew their own corrections and add others, with what is unknown kept; a bad file changes nothing', async () => {
+  it('read back in renew their own corrections, add others, keep what is unknown; a bad file does nothing', async () => {
     const before = (await read()).corrections
     const page = (await (await tamsin.fetch(`/submissions/${id}/export/annotations.json`)).json()) as {
       items: { id: string; body: { value: string; purpose: string }[] }[]

@@ -109,7 +109,8 @@ const THINGS: Record<FurtherSubject, (x: number, y: number, s: number, c: Colour
     svg:
       oval(x, y - 0.95 * s, 0.55 * s, 0.5 * s, c.accent)
       + oval(x + 0.5 * s, y - 0.85 * s, 0.4 * s, 0.42 * s, c.light)
-      + `<path d="M${x - 1.1 * s} ${y - 0.8 * s}L${x + 1.1 * s} ${y - 0.8 * s}Q${x + 0.9 * s} ${y} ${x} ${y}Q${x - 0.9 * s} ${y} ${x - 1.1 * s} ${y - 0.8 * s}Z" fill="${c.thing}"/>`,
+      + `<path d="M${x - 1.1 * s} ${y - 0.8 * s}L${x + 1.1 * s} ${y - 0.8 * s}Q${x + 0.9 * s} ${y} ${x} ${y}`
+      + `Q${x - 0.9 * s} ${y} ${x - 1.1 * s} ${y - 0.8 * s}Z" fill="${c.thing}"/>`,
     box: { x: x - 1.1 * s, y: y - 1.45 * s, w: 2.2 * s, h: 1.45 * s }
   }),
   house: (x, y, s, c) => ({
@@ -123,7 +124,8 @@ const THINGS: Record<FurtherSubject, (x: number, y: number, s: number, c: Colour
   }),
   head: (x, y, s, c) => ({
     svg:
-      `<path d="M${x - 1.3 * s} ${y}Q${x - 1.2 * s} ${y - 0.9 * s} ${x} ${y - 0.9 * s}Q${x + 1.2 * s} ${y - 0.9 * s} ${x + 1.3 * s} ${y}Z" fill="${c.accent}"/>`
+      `<path d="M${x - 1.3 * s} ${y}Q${x - 1.2 * s} ${y - 0.9 * s} ${x} ${y - 0.9 * s}`
+      + `Q${x + 1.2 * s} ${y - 0.9 * s} ${x + 1.3 * s} ${y}Z" fill="${c.accent}"/>`
       + oval(x, y - 1.55 * s, 0.72 * s, 0.82 * s, c.dark)
       + oval(x, y - 1.4 * s, 0.55 * s, 0.7 * s, c.thing)
       + oval(x + 0.16 * s, y - 1.55 * s, 0.24 * s, 0.4 * s, c.light)

@@ -139,7 +139,8 @@ const waits = await waitsDuring(house.origin, async () => {
     await wait(60_000 / HAND_INS_A_MINUTE)
     if (turn % HAND_INS_A_MINUTE === HAND_INS_A_MINUTE - 1)
       console.log(
-        `minute ${(turn + 1) / HAND_INS_A_MINUTE}: ${reads.length} reads, ${writes.length} writes, ${measured.length} measured, ${errors.length} errors`
+        `minute ${(turn + 1) / HAND_INS_A_MINUTE}: ${reads.length} reads, ${writes.length} writes,`
+          + ` ${measured.length} measured, ${errors.length} errors`
       )
   }
   await Promise.all(brought)
@@ -151,7 +152,9 @@ await house.close()
 
 for (const error of [...new Set(errors)].slice(0, 10)) console.log(`  ${error}`)
 console.log(
-  `${reads.length} reads, median ${Math.round(quantile(reads, 0.5))} ms; ${writes.length} writes, p95 ${Math.round(quantile(writes, 0.95))} ms; small questions: median ${Math.round(quantile(waits, 0.5))} ms`
+  `${reads.length} reads, median ${Math.round(quantile(reads, 0.5))} ms;`
+    + ` ${writes.length} writes, p95 ${Math.round(quantile(writes, 0.95))} ms;`
+    + ` small questions: median ${Math.round(quantile(waits, 0.5))} ms`
 )
 figure('errors', { value: errors.length, most: 0 })
 figure('stalls over 200 ms', { value: waits.filter(ms => ms > 200).length, most: 0 })

@@ -55,17 +55,11 @@ function point(event: MouseEvent) {
   pick()
 }
 const STEP = 0.01
-const MOVES: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-STEP, 0],
-  ArrowRight: [STEP, 0],
-  ArrowUp: [0, -STEP],
-  ArrowDown: [0, STEP]
-}
 const within = (v: number): number => Math.min(1, Math.max(0, v))
 function key(event: KeyboardEvent) {
-  const move = MOVES[event.key]
+  const move = arrowOf(event.key)
   if (event.key === 'Enter') pick()
-  else if (move) at.value = { x: within(at.value.x + move[0]), y: within(at.value.y + move[1]) }
+  else if (move) at.value = { x: within(at.value.x + STEP * move[0]), y: within(at.value.y + STEP * move[1]) }
   else return
   event.preventDefault()
 }

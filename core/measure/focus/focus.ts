@@ -8,8 +8,9 @@ import type { Planes } from '../../picture/planes'
 import { diagonalOf } from '../../picture/raster'
 import { NEUTRAL_CHROMA } from '../../colour/oklab'
 import { attentionOf, type Attention } from './attention/attention'
-import { peaksOf, type KnownThing } from './attention/peaks'
+import { peaksOf } from './attention/peaks'
 import { unmarkedFaces } from './faces/unmarked'
+import type { Met } from './met'
 import { windowsBeside } from './windows'
 import {
   notMeasurable,
@@ -263,14 +264,9 @@ export function pullsOf(
   })
 }
 
-/**
- * @property faces faces and figures that the critic marked: the eye goes there first. @property noFaces what is found
- * is none.
- */
-export interface FocusOptions {
+export interface FocusOptions extends Met {
+  /** Where the eye should go. */
   readonly area?: Area | null
-  readonly faces?: readonly KnownThing[]
-  readonly noFaces?: boolean
 }
 
 export function measureFocus(

@@ -83,11 +83,16 @@ async function markLayer(
     h = Math.min(height, Math.ceil(Math.max(...ys) + edge)) - y
   if (w < 1 || h < 1) return null
   const paths = lines.map(({ points, closed, filled }) => {
-    const d = `M${points.map(([px, py]) => `${(px * width).toFixed(1)} ${(py * height).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`
-    return `<path d="${d}" fill="none" stroke="#f3f3f3" stroke-width="${2.2 * thick}"/><path d="${d}" fill="${filled ? '#111111' : 'none'}" stroke="#111111" stroke-width="${thick}"/>`
+    const corners = points.map(([px, py]) => `${(px * width).toFixed(1)} ${(py * height).toFixed(1)}`),
+      d = `M${corners.join('L')}${closed ? 'Z' : ''}`
+    return (
+      `<path d="${d}" fill="none" stroke="#f3f3f3" stroke-width="${2.2 * thick}"/>`
+      + `<path d="${d}" fill="${filled ? '#111111' : 'none'}" stroke="#111111" stroke-width="${thick}"/>`
+    )
   })
   const svg = Buffer.from(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${x} ${y} ${w} ${h}">${paths.join('')}</svg>`
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${x} ${y} ${w} ${h}">`
+      + `${paths.join('')}</svg>`
   )
   return { bytes: await png(sharp(svg, { limitInputPixels: false })), x, y }
 }

@@ -68,7 +68,7 @@ describe('bin/start', () => {
   })
   afterEach(stop)
 
-  it('says when its server or its database dies, starts it again, and ends both within ten seconds, whoever is still asking', async () => {
+  it('says when its server or database dies, starts it again, and ends both in ten seconds, whoever asks', async () => {
     await start()
     // An empty house is begun by a link that is printed here, and told on no page; without a demo nobody can sign in.
     await until('the way to begin', () => /\/begin\/\d+-[\w-]{40,}/.test(said))
@@ -96,7 +96,8 @@ describe('bin/start', () => {
     // One that has asked half a question, and one that never listens to the answer.
     const half = connect(port, '127.0.0.1', () =>
       half.write(
-        'POST /api/session HTTP/1.1\r\nhost: 127.0.0.1\r\ncontent-type: application/json\r\ncontent-length: 100\r\n\r\n{'
+        'POST /api/session HTTP/1.1\r\nhost: 127.0.0.1\r\n'
+          + 'content-type: application/json\r\ncontent-length: 100\r\n\r\n{'
       )
     )
     half.on('error', () => {})
@@ -186,7 +187,7 @@ describe('a data directory', () => {
     await database.stop()
   })
 
-  it('is worked in by an account that reads and writes rows, and changes no table; another one keeps the tables', async () => {
+  it('is worked in by an account that changes rows and no table; another one keeps the tables', async () => {
     const database = await startDatabase(folder, await freePort(), false)
     await prepareDatabase(database.keeperUrl)
     const working = await createConnection({ uri: database.url })

@@ -18,10 +18,10 @@ watch(
     sight.trials = list.map(c => ({ trial: c.trial!, area: c.area }))
     sight.lens = { name: 'plain' }
     const subjects = list.map(({ area, target }) => ({ area, target })),
-      wheel = bench.report?.wheel ?? 'painter',
+      known = { ...bench.known, wheel: bench.report?.wheel ?? bench.known.wheel },
       trials = sight.trials
-    after.value = await ask(w => w.effect(trials, subjects, wheel))
-    before.value = await ask(w => w.effect([], subjects, wheel))
+    after.value = await ask(w => w.effect(trials, subjects, known))
+    before.value = await ask(w => w.effect([], subjects, known))
   },
   { immediate: true }
 )

@@ -33,20 +33,14 @@ function end() {
 }
 const cross = ref<Point | null>(null)
 const STEP = 8
-const MOVES: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-STEP, 0],
-  ArrowRight: [STEP, 0],
-  ArrowUp: [0, -STEP],
-  ArrowDown: [0, STEP]
-}
 const CORNERS = 3
 function key(event: KeyboardEvent) {
-  const move = MOVES[event.key],
+  const move = arrowOf(event.key),
     at = cross.value ?? { x: SIZE.width / 2, y: SIZE.height / 2 }
   if (move)
     cross.value = {
-      x: Math.min(SIZE.width, Math.max(0, at.x + move[0])),
-      y: Math.min(SIZE.height, Math.max(0, at.y + move[1]))
+      x: Math.min(SIZE.width, Math.max(0, at.x + STEP * move[0])),
+      y: Math.min(SIZE.height, Math.max(0, at.y + STEP * move[1]))
     }
   else if (event.key === ' ' && shapes.value.length < MOST) drawing.value = [...drawing.value, (cross.value = at)]
   else if (event.key === 'Enter' && drawing.value.length >= CORNERS) {
