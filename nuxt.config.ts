@@ -31,8 +31,7 @@ export default defineNuxtConfig({
     head: {
       htmlAttrs: { lang: 'en' },
       title: 'Critica',
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }]
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }]
     }
   },
   vuetify: {

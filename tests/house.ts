@@ -20,19 +20,22 @@ export class House {
   database!: RunningDatabase
   server!: ChildProcess
 
-  /** @param demo whether one may be loaded. */
-  private constructor(private readonly demo: boolean) {}
+  /** @param demo whether one may be loaded. @param path of the application on its host, empty or like "/critica". */
+  private constructor(
+    private readonly demo: boolean,
+    private readonly path: string
+  ) {}
 
   get origin(): string {
-    return `http://127.0.0.1:${this.port}`
+    return `http://127.0.0.1:${this.port}${this.path}`
   }
 
   /**
    * Instructors with a class each, and learners shared out among the classes: `instructor-0`, `learner-0` and so on. No
    * demo.
    */
-  static async open({ instructors = 1, learners = 1, demo = false } = {}): Promise<House> {
-    const house = new House(demo)
+  static async open({ instructors = 1, learners = 1, demo = false, path = '' } = {}): Promise<House> {
+    const house = new House(demo, path)
     house.databasePort = await freePort()
     house.port = await freePort()
     await house.startDatabase()
@@ -59,7 +62,8 @@ export class House {
       port: this.port,
       databaseUrl: this.database.url,
       secret: secretsOf(this.folder).session,
-      demo: this.demo
+      demo: this.demo,
+      origin: this.origin
     })
   }
 

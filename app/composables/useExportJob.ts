@@ -32,7 +32,7 @@ export function useExportJob(submissionId: number) {
   /** By a link of the page's own: the browser saves it under the name the server gives. */
   function fetchFile({ id }: ExportState): void {
     const link = document.createElement('a')
-    link.href = `/api${path(`/${id}/file`)}`
+    link.href = apiAt(path(`/${id}/file`))
     link.download = ''
     link.click()
   }

@@ -57,7 +57,7 @@ export function useLaidPictures(): LaidPictures {
     plain,
     load,
     async fetchVersion(submissionId, side) {
-      const response = await fetch(`/api/submissions/${submissionId}/picture/display`).catch(() => null)
+      const response = await fetch(apiAt(`/submissions/${submissionId}/picture/display`)).catch(() => null)
       if (response?.ok) return load(await response.blob(), side)
       problem.value = 'The picture could not be fetched.'
     },

@@ -37,7 +37,7 @@ export function usePicture(submissionId: number): UsedPicture {
     referenceReady = ref(false),
     problem = ref('')
   async function load(size: 'display' | 'reference'): Promise<void> {
-    const response = await fetch(`/api/submissions/${submissionId}/picture/${size}`)
+    const response = await fetch(apiAt(`/submissions/${submissionId}/picture/${size}`))
     if (!response.ok) throw new Error('The picture could not be fetched.')
     const file = await response.blob()
     await client.call(w => w.load(file, size === 'display' ? 'own' : 'reference'))

@@ -50,5 +50,5 @@ export const useRoomChannel = (sittingId: number) =>
   useBroadcastChannel<RoomTold, RoomTold>({ name: `critica-room-${sittingId}` })
 
 export function openRoom(sittingId: number): void {
-  window.open(`/room/${sittingId}`, 'critica-room', 'popup,width=1280,height=800')
+  window.open(pageAt(`/room/${sittingId}`), 'critica-room', 'popup,width=1280,height=800')
 }

@@ -14,7 +14,7 @@ const LINES = 'application/x-ndjson'
 async function send(path: string, { method = 'GET', body }: ApiOptions, accept = '*/*'): Promise<Response> {
   const form = body instanceof FormData
   try {
-    return await fetch(`/api${path}`, {
+    return await fetch(apiAt(path), {
       method,
       body: body === undefined ? undefined : form ? body : JSON.stringify(body),
       headers: { accept, ...(body === undefined || form ? {} : { 'content-type': 'application/json' }) }

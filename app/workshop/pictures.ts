@@ -19,7 +19,7 @@ export async function decodeSmall(blob: Blob): Promise<ImageData> {
 
 /** One's own pieces that are offered: older ones can be brought as files. */
 const LATEST = 12
-const sourceOf = (id: number): string => `/api/submissions/${id}/picture/display`
+const sourceOf = (id: number): string => apiAt(`/submissions/${id}/picture/display`)
 
 /** The piece that one came from, and a learner's own latest ones; whoever hands nothing in has none of those. */
 export function ownPictures() {

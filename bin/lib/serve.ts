@@ -6,6 +6,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { countAccounts, countOwners } from '../../server/db/people/accounts'
 import { migrate, NewerTables } from '../../server/db/migrate'
 import { closePool, openPool, transaction } from '../../server/db/pool'
+import { pathOfAddress } from '../../shared/address'
 import { makeLink, pathOf } from '../../server/services/entering/links'
 import { endChild, endProcess, runs } from './processes'
 import { ROOT, step, Stop } from './step'
@@ -105,13 +106,14 @@ export async function startServer({
   databaseUrl,
   secret,
   demo,
-  origin,
+  origin = `http://127.0.0.1:${port}`,
   maildir,
   folder,
   measureOnly = false,
   log
 }: ServerOptions): Promise<ChildProcess> {
-  const as = stepDown()
+  const as = stepDown(),
+    base = pathOfAddress(origin)
   if (maildir) makeMaildir(maildir, as)
   const server = spawn('node', [ENTRY], {
     stdio: ['ignore', 'ignore', log ?? 'inherit'],
@@ -126,7 +128,8 @@ export async function startServer({
       CRITICA_SECRET: secret,
       CRITICA_DEMO: demo ? '1' : '0',
       ...(demo ? { CRITICA_DEMO_LOADER: join(ROOT, 'bin/lib/demo.ts') } : {}),
-      CRITICA_ORIGIN: origin ?? `http://127.0.0.1:${port}`,
+      CRITICA_ORIGIN: origin,
+      NUXT_APP_BASE_URL: `${base}/`,
       ...(maildir ? { CRITICA_MAILDIR: maildir } : {}),
       ...(measureOnly ? { CRITICA_MEASURE_ONLY: '1' } : {}),
       NITRO_SHUTDOWN_TIMEOUT: '3000'
@@ -136,7 +139,9 @@ export async function startServer({
   for (let i = 0; i < 300; i++) {
     if (server.exitCode !== null) throw new Stop('the server stopped at once')
     // One that only measures has no session to tell of.
-    const answer = await fetch(`http://127.0.0.1:${port}/${measureOnly ? 'readyz' : 'api/session'}`).catch(() => null)
+    const answer = await fetch(`http://127.0.0.1:${port}${base}/${measureOnly ? 'readyz' : 'api/session'}`).catch(
+      () => null
+    )
     if (answer?.ok) return server
     await wait(100)
   }

@@ -12,7 +12,7 @@ async function sender(proxies: string) {
   vi.stubEnv('CRITICA_DATABASE_URL', 'mysql://a:b@127.0.0.1:3306/critica')
   vi.stubEnv('CRITICA_SECRET', 's'.repeat(32))
   vi.stubEnv('CRITICA_TRUSTED_PROXY', proxies)
-  const { clientAddress, publicOrigin } = await import('./sender')
+  const { clientAddress, publicAddress } = await import('./sender')
   const event = (peer: string, headers: Record<string, string>): H3Event =>
     ({
       path: '/',
@@ -28,7 +28,7 @@ async function sender(proxies: string) {
   return {
     address: (peer: string, forwarded: string) => clientAddress(event(peer, { 'x-forwarded-for': forwarded })),
     origin: (peer: string) =>
-      publicOrigin(event(peer, { 'x-forwarded-proto': 'https', 'x-forwarded-host': 'school.test' }))
+      publicAddress(event(peer, { 'x-forwarded-proto': 'https', 'x-forwarded-host': 'school.test' }))
   }
 }
 

@@ -5,7 +5,7 @@
 import Bowser from 'bowser'
 import { getRequestHeader, getRequestURL, type H3Event } from 'h3'
 import { AppError } from '../../shared/errors'
-import { settings } from '../settings'
+import { basePath, settings } from '../settings'
 
 const plain = (address: string): string => address.replace(/^::ffff:/, '')
 const listOf = (header: string | undefined): string[] =>
@@ -34,10 +34,10 @@ export function browserOf(event: H3Event): string {
   return [browser.name, os.name].filter(Boolean).join(' on ').slice(0, 80)
 }
 
-/** The address people reach the application by, without a path. */
-export function publicOrigin(event: H3Event): string {
+/** The address people reach the application by, with the path it has of its own, if any. */
+export function publicAddress(event: H3Event): string {
   const proxied = behindProxy(event)
-  return getRequestURL(event, { xForwardedHost: proxied, xForwardedProto: proxied }).origin
+  return getRequestURL(event, { xForwardedHost: proxied, xForwardedProto: proxied }).origin + basePath()
 }
 
 /** SameSite keeps the cookie from most foreign pages; this closes the rest for anything that changes state. */
@@ -46,7 +46,7 @@ export function refuseForeignOrigin(event: H3Event): void {
   const origin = getRequestHeader(event, 'origin')
   if (origin === undefined) return
   const from = URL.canParse(origin) ? new URL(origin).host : null
-  if (from === null || from !== new URL(publicOrigin(event)).host) {
+  if (from === null || from !== new URL(publicAddress(event)).host) {
     throw new AppError('not-allowed', 'This request came from another site.')
   }
 }

@@ -7,15 +7,17 @@ import { clearSession, getCookie, unsealSession, updateSession, type H3Event, ty
 import type { Account } from '../../shared/account'
 import { accountOfToken, SESSION_DAYS } from '../services/entering/accounts'
 import { secret, secrets } from '../services/entering/secrets'
-import { settings } from '../settings'
+import { basePath, settings } from '../settings'
 
 interface Sealed {
   token?: string
 }
 /**
  * Behind HTTPS a name that browsers take from this very host alone, over HTTPS, for all of it (RFC 6265bis, 4.1.3.2).
+ * Two of us on one host, each under a path, are told apart by it: such a cookie is the host's, whatever the path.
  */
-const nameOf = (): string => (settings().CRITICA_SECURE_COOKIE ? '__Host-critica' : 'critica')
+const nameOf = (): string =>
+  `${settings().CRITICA_SECURE_COOKIE ? '__Host-' : ''}critica${basePath().replace(/[^a-z\d]+/gi, '-')}`
 
 function sealing(password = secret()): SessionConfig {
   const { CRITICA_SECURE_COOKIE } = settings()

@@ -9,7 +9,7 @@ const props = defineProps<{ call: ListedCall }>()
 const emit = defineEmits<{ changed: [] }>()
 const { problem, busy, act } = useAct(),
   coded = ref(false),
-  link = computed(() => `${location.origin}${props.call.path}`),
+  link = computed(() => pageLink(props.call.path)),
   code = computed(() => `data:image/svg+xml;base64,${btoa(encodeQR(link.value, 'svg', { border: 2 }))}`)
 const { problem: unheld, busy: holding, hold } = useHolding(props.call.id),
   open = computed(() => props.call.sittings.some(t => !t.ended)),

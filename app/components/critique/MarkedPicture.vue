@@ -58,7 +58,7 @@ const marks = computed(() =>
       <!-- Held by a finger, or by the mouse, it shows what is meant; a finger that moves scrolls. -->
       <img
         draggable="false"
-        :src="`/api/submissions/${submissionId}/picture/display`"
+        :src="apiAt(`/submissions/${submissionId}/picture/display`)"
         :alt="title"
         @pointerdown="hold(shown.length > 0)"
         @pointerup="hold(false)"

@@ -48,7 +48,7 @@ const called = computed(() => (job.value ? MADE_EXPORTS[job.value.name].words : 
         v-for="({ words }, name) in EXPORTS"
         :key="name"
         class="word-link"
-        :href="`/api/submissions/${submissionId}/export/${name}`"
+        :href="apiAt(`/submissions/${submissionId}/export/${name}`)"
         download
         >{{ words }}</a
       >

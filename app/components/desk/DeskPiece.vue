@@ -33,7 +33,7 @@ const SAID = {
   >
     <div class="hang" :style="{ height: `${HEIGHT}px`, width: `${width}px` }">
       <img
-        :src="`/api/submissions/${piece.id}/picture/thumb`"
+        :src="apiAt(`/submissions/${piece.id}/picture/thumb`)"
         :alt="`${piece.title}, ${piece.medium}`"
         loading="lazy"
       />

@@ -30,7 +30,7 @@ async function signOut() {
 }
 const hand = () =>
   act(async () => {
-    link.value = location.origin + (await api(handedLinkSchema, `${path}/link`, { method: 'POST' })).path
+    link.value = pageLink((await api(handedLinkSchema, `${path}/link`, { method: 'POST' })).path)
   })
 </script>
 

@@ -37,7 +37,7 @@ defineExpose({ take })
 <template>
   <li>
     <img
-      :src="`/api/inbox/pictures/${picture.id}/thumb`"
+      :src="apiAt(`/inbox/pictures/${picture.id}/thumb`)"
       :alt="picture.name"
       :width="picture.width"
       :height="picture.height"

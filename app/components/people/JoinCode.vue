@@ -7,7 +7,7 @@ const props = defineProps<{ classId: number; code: string | null }>()
 const emit = defineEmits<{ changed: [] }>()
 const { problem, act } = useAct(),
   { copy, copied } = useClipboard({ legacy: true })
-const link = computed(() => `${location.origin}/join/${props.code}`)
+const link = computed(() => pageLink(`/join/${props.code}`))
 async function turn(method: 'POST' | 'DELETE') {
   if (await act(() => api(classDetailsSchema, `/classes/${props.classId}/code`, { method }))) emit('changed')
 }

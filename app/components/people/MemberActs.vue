@@ -26,7 +26,7 @@ const setRole = (role: string) => change(() => api(nothing, `${path}/role`, { me
 const takeOut = () => change(() => api(nothing, path, { method: 'DELETE' }))
 const hand = () =>
   act(async () => {
-    link.value = location.origin + (await api(handedLinkSchema, `${path}/link`, { method: 'POST' })).path
+    link.value = pageLink((await api(handedLinkSchema, `${path}/link`, { method: 'POST' })).path)
   })
 async function mail() {
   mailed.value = await act(() => api(nothing, `${path}/mail`, { method: 'POST' }))

@@ -10,6 +10,6 @@ const print = () =>
   <button v-if="waiting && !archived" class="word-link" :disabled="busy" @click="print">
     {{ busy ? 'being written …' : 'slips to hand out (PDF)' }}
   </button>
-  <a v-if="learners" class="word-link" :href="`/api/classes/${classId}/people/table`" download>the list as CSV</a>
+  <a v-if="learners" class="word-link" :href="apiAt(`/classes/${classId}/people/table`)" download>the list as CSV</a>
   <span v-if="problem" role="alert">{{ problem }}</span>
 </template>

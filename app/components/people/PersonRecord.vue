@@ -38,7 +38,7 @@ const undo = () => act(() => api(z.object({}), path, { method: 'DELETE' })).then
       <button class="word-link" @click="undo">keep it after all</button>
     </p>
     <p class="word-row">
-      <a class="word-link" :href="`/api/people/${personId}/record`" download>the whole record (zip)</a>
+      <a class="word-link" :href="apiAt(`/people/${personId}/record`)" download>the whole record (zip)</a>
       <button v-if="!erasure" class="word-link" @click="asking = 'wish'">erase …</button>
       <button v-if="owner" class="word-link" @click="asking = 'at-once'">erase at once …</button>
     </p>

@@ -83,8 +83,8 @@ const line = computed(() => {
       Point at what is
       <WordChoice v-model="as" :choices="KNOWN" label="What is known" />
       in truth: bare paper, or a card beside it. Or lay our
-      <a class="word-link" href="/api/printer/strip" target="_blank">printed strip</a> beside the picture: it says all
-      of this by itself.
+      <a class="word-link" :href="apiAt('/printer/strip')" target="_blank">printed strip</a> beside the picture: it says
+      all of this by itself.
     </p>
     <div class="acts">
       <template v-if="hand === 'corners'">

@@ -22,7 +22,7 @@ function toggle(id: number) {
     <ol class="studies" aria-label="Studies in their order">
       <li v-for="(s, i) in studies" :key="s.id">
         <label>
-          <img :src="`/api/studies/${s.id}/picture`" :alt="`Study ${i + 1}`" loading="lazy" />
+          <img :src="apiAt(`/studies/${s.id}/picture`)" :alt="`Study ${i + 1}`" loading="lazy" />
           <span class="palette" role="img" :aria-label="paletteWords(s)">
             <i v-for="c in s.palette" :key="c.hex" :style="{ background: c.hex, flexGrow: c.share }" />
           </span>

@@ -41,7 +41,7 @@ async function correct() {
 <template>
   <div class="sheet">
     <p class="row">
-      <a class="word-link" href="/api/workshop/sheet" target="_blank">print a sheet to paint</a>
+      <a class="word-link" :href="apiAt('/workshop/sheet')" target="_blank">print a sheet to paint</a>
       <button class="word-link" :disabled="busy" @click="chooser!.click()">
         {{ busy ? 'reading …' : 'read a painted sheet' }}
       </button>

@@ -52,9 +52,9 @@ const how = computed(() => {
     </section>
     <ol class="words">
       <li>
-        Print <a class="word-link" href="/api/printer/pages" target="_blank">both pages</a> (<a
+        Print <a class="word-link" :href="apiAt('/printer/pages')" target="_blank">both pages</a> (<a
           class="word-link"
-          href="/api/printer/pages?paper=letter"
+          :href="apiAt('/printer/pages?paper=letter')"
           target="_blank"
           >on Letter</a
         >): the first by a good printer, such as a copy shop’s; the second by your own, as you always print.

@@ -27,7 +27,7 @@ const whom = ({ account, className, submissionId, detail }: AuditEntry): string 
     <h1>What was done</h1>
     <p class="quiet">
       Who, when, what: no picture, and no words of a critique.
-      <a class="word-link" href="/api/house/audit/table" download>all of it as CSV</a>
+      <a class="word-link" :href="apiAt('/house/audit/table')" download>all of it as CSV</a>
     </p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-if="ready && entries.length === 0" class="quiet">Nothing yet.</p>

@@ -20,7 +20,7 @@ const file = shallowRef<File | null>(null),
   setting = ref(false),
   unread = ref('')
 onMounted(async () => {
-  const answer = await fetch(`/api${path}/photo`)
+  const answer = await fetch(apiAt(`${path}/photo`))
   if (answer.ok) file.value = new File([await answer.blob()], 'photograph')
   else unread.value = 'The photograph cannot be opened.'
 })

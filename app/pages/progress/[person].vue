@@ -38,7 +38,7 @@ const linkOf = (piece: { id: number }) => (own.value ? `/critique/${piece.id}` :
       <p v-if="problem || unmade" role="alert">{{ problem || unmade }}</p>
       <p v-if="progress?.pieces.length" class="word-row">
         <button class="word-link" :disabled="busy" @click="sheet">the term on a sheet (PDF)</button>
-        <a class="word-link" :href="`/api/people/${id}/progress/table`" download>readings as a table (CSV)</a>
+        <a class="word-link" :href="apiAt(`/people/${id}/progress/table`)" download>readings as a table (CSV)</a>
       </p>
     </header>
     <section aria-labelledby="readings-title">
@@ -46,9 +46,10 @@ const linkOf = (piece: { id: number }) => (own.value ? `/critique/${piece.id}` :
       <ul v-if="progress" class="strip" aria-label="Pieces in their order">
         <li v-for="p in progress.pieces" :key="p.id">
           <NuxtLink :to="linkOf(p)"
-            ><img :src="`/api/submissions/${p.id}/picture/thumb`" :alt="p.title" loading="lazy" /><span class="quiet">{{
-              p.version > 1 ? `version ${p.version}` : dayWords(p.at)
-            }}</span></NuxtLink
+            ><img :src="apiAt(`/submissions/${p.id}/picture/thumb`)" :alt="p.title" loading="lazy" /><span
+              class="quiet"
+              >{{ p.version > 1 ? `version ${p.version}` : dayWords(p.at) }}</span
+            ></NuxtLink
           >
         </li>
       </ul>

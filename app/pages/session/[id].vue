@@ -72,7 +72,7 @@ onMounted(curtain)
       <ol>
         <li v-for="p in sitting.pieces" :key="p.id">
           <NuxtLink class="hang" :to="`/bench/${p.id}`" :aria-label="p.title" :tabindex="-1">
-            <img :src="`/api/submissions/${p.id}/picture/thumb`" alt="" loading="lazy" />
+            <img :src="apiAt(`/submissions/${p.id}/picture/thumb`)" alt="" loading="lazy" />
           </NuxtLink>
           <div class="of">
             <h3>{{ p.title }}</h3>

@@ -81,7 +81,7 @@ defineExpose({ raster })
     v-if="fetched"
     v-show="wanted"
     class="picture"
-    :src="`/api/submissions/${bench.piece.id}/picture/full`"
+    :src="apiAt(`/submissions/${bench.piece.id}/picture/full`)"
     alt=""
     :style="style"
   />

@@ -9,7 +9,7 @@ const open = computed(() => !props.assignment.confirmedAt)
 const plan = computed(() => props.assignment.plan)
 /** Schemes are planned; a ladder is not. */
 const plans = computed(() => exerciseSet(props.assignment).keyed)
-const sheet = (paper: string): string => `/api/assignments/${props.assignment.id}/worksheet?paper=${paper}`
+const sheet = (paper: string): string => apiAt(`/assignments/${props.assignment.id}/worksheet?paper=${paper}`)
 const checking = ref(false)
 </script>
 
@@ -17,7 +17,7 @@ const checking = ref(false)
   <section class="acts" aria-label="What to do">
     <PlanSummary v-if="plan" :plan="plan" :wheel="assignment.settings.wheel">
       ·
-      <a class="word-link" :href="`/api/assignments/${assignment.id}/plan`" target="_blank">print it</a>
+      <a class="word-link" :href="apiAt(`/assignments/${assignment.id}/plan`)" target="_blank">print it</a>
       <template v-if="open">
         · <NuxtLink class="word-link" :to="`/exercises/${assignment.id}/plan`">change it</NuxtLink></template
       >

@@ -15,7 +15,7 @@ const needsReference = computed(() => exerciseSet(props.assignment).needs === 'r
 /** The check that is shown on the newest study. */
 const shown = ref<string | null>(null)
 const pictureOf = (id: number, newest: boolean): string =>
-  newest && shown.value ? `/api${path}/${id}/evidence/${shown.value}` : `/api${path}/${id}/picture`
+  newest && shown.value ? apiAt(`${path}/${id}/evidence/${shown.value}`) : apiAt(`${path}/${id}/picture`)
 watch(file, async chosen => {
   if (chosen && !needsReference.value) await check()
 })

@@ -52,8 +52,8 @@ function between({ wanted, measured }: { wanted: string; measured: string }): st
 
 <template>
   <article class="read">
-    <a :href="`/api${path}/picture`" target="_blank"
-      ><img :src="`/api${path}/picture`" alt="The photograph of the sheet" loading="lazy"
+    <a :href="apiAt(`${path}/picture`)" target="_blank"
+      ><img :src="apiAt(`${path}/picture`)" alt="The photograph of the sheet" loading="lazy"
     /></a>
     <div class="side">
       <h2>

@@ -10,7 +10,7 @@ const props = defineProps<{ exercise: ExerciseKey; own: OwnListed | null }>()
 const emit = defineEmits<{ set: []; adapt: [] }>()
 const session = useSessionStore()
 const what = computed(() => exerciseSet({ exercise: props.exercise, own: props.own?.exercise ?? null }))
-const sheet = (query: string): string => `/api/exercises/${props.exercise}/worksheet?${query}`
+const sheet = (query: string): string => apiAt(`/exercises/${props.exercise}/worksheet?${query}`)
 const PAPERS = [
   ['A4', 'a4'],
   ['Letter', 'letter']

@@ -26,8 +26,8 @@ const shown = ref<string | null>(null)
 const wall = computed(() => {
   const { handIn } = assignment.value!
   return shown.value
-    ? `/api/assignments/${id}/evidence/${shown.value}?of=${handIn!.submissionId}`
-    : `/api/submissions/${handIn!.submissionId}/picture/display`
+    ? apiAt(`/assignments/${id}/evidence/${shown.value}?of=${handIn!.submissionId}`)
+    : apiAt(`/submissions/${handIn!.submissionId}/picture/display`)
 })
 const verdict = computed(() => {
   if (!results.value) return ''
@@ -49,7 +49,12 @@ const verdict = computed(() => {
         :src="wall"
         :alt="shown ? 'What the check stands on, on the picture' : 'The picture handed in'"
       />
-      <WorksheetPicture v-else :src="`/api/assignments/${id}/worksheet?as=svg`" label="The worksheet" class="sheet" />
+      <WorksheetPicture
+        v-else
+        :src="apiAt(`/assignments/${id}/worksheet?as=svg`)"
+        label="The worksheet"
+        class="sheet"
+      />
     </div>
     <div class="text">
       <h1>{{ exercise.title }}</h1>
@@ -60,7 +65,7 @@ const verdict = computed(() => {
         <template v-if="settings.hue !== null">key colour <KeyColour :settings="settings" /> · </template>
         due {{ dueWords(assignment.dueOn) }}
         <template v-if="own && !assignment.confirmedAt">
-          · <a class="word-link" :href="`/api/assignments/${id}/calendar`">into my calendar</a></template
+          · <a class="word-link" :href="apiAt(`/assignments/${id}/calendar`)">into my calendar</a></template
         >
       </p>
       <p v-if="assignment.note" class="words">{{ assignment.note }}</p>

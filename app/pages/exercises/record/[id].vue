@@ -41,7 +41,7 @@ const fileName = computed(() => `${name.value || 'class'} exercises.csv`)
     </header>
     <section aria-labelledby="who-title">
       <h2 id="who-title">Who is where</h2>
-      <a class="word-link" :href="`/api/classes/${id}/exercises/table`" :download="fileName"
+      <a class="word-link" :href="apiAt(`/classes/${id}/exercises/table`)" :download="fileName"
         >all of it as a table (CSV)</a
       >
       <LazyOpenTable

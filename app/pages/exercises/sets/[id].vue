@@ -82,8 +82,8 @@ async function confirm() {
     <div class="tools">
       <WordChoice v-if="handedIn.length > 1" v-model="order" label="In order of" :choices="orders" />
       <p class="word-row">
-        <a class="word-link" :href="`/api/exercise-sets/${id}/worksheets`" target="_blank">everybody’s worksheets</a>
-        <a class="word-link" :href="`/api/exercise-sets/${id}/worksheets?paper=letter`" target="_blank">on Letter</a>
+        <a class="word-link" :href="apiAt(`/exercise-sets/${id}/worksheets`)" target="_blank">everybody’s worksheets</a>
+        <a class="word-link" :href="apiAt(`/exercise-sets/${id}/worksheets?paper=letter`)" target="_blank">on Letter</a>
         <button v-if="waiting && mayConfirm" class="word-link strong" :disabled="busy" @click="confirm">
           confirm the {{ countWord(waiting) }} that reach{{ waiting === 1 ? 'es' : '' }} everything
         </button>
@@ -93,7 +93,10 @@ async function confirm() {
     <ul class="wall">
       <li v-for="a in hung" :key="a.id">
         <NuxtLink :to="`/exercises/${a.id}`">
-          <img :src="`/api/submissions/${a.handIn!.submissionId}/picture/thumb`" :alt="`${a.learner.name}’s hand-in`" />
+          <img
+            :src="apiAt(`/submissions/${a.handIn!.submissionId}/picture/thumb`)"
+            :alt="`${a.learner.name}’s hand-in`"
+          />
         </NuxtLink>
         <p class="says">
           <b>{{ a.learner.name }}</b> {{ saysOf(a) }}

@@ -37,7 +37,7 @@ const line = computed(() => {
       <p class="words">{{ line }}</p>
       <p v-if="problem" role="alert">{{ problem }}</p>
       <p class="word-row">
-        <a class="word-link" :href="`/api/classes/${id}/progress/table`" download>all of it as a table (CSV)</a>
+        <a class="word-link" :href="apiAt(`/classes/${id}/progress/table`)" download>all of it as a table (CSV)</a>
         <NuxtLink class="word-link" :to="`/exercises/record/${id}`">exercises of the class</NuxtLink>
       </p>
     </header>

@@ -1,7 +1,7 @@
 import { ANNOTATION_BYTES } from '../../../../shared/pieces/annotation'
 import { readJson } from '../../../http/body'
 import { idParam, route } from '../../../http/route'
-import { publicOrigin } from '../../../http/sender'
+import { publicAddress } from '../../../http/sender'
 import { readAnnotations } from '../../../services/pieces/annotations'
 import { pictureName } from '../../../services/exports/exports'
 
@@ -10,6 +10,6 @@ export default route('staff', async ({ event, account }) => {
   const id = idParam(event)
   return readAnnotations(account, id, {
     file: await readJson(event, ANNOTATION_BYTES),
-    picture: pictureName(publicOrigin(event), id)
+    picture: pictureName(publicAddress(event), id)
   })
 })

@@ -1,7 +1,7 @@
 import { setResponseHeader } from 'h3'
 import { format } from 'date-fns'
 import { idParam, route } from '../../../../http/route'
-import { publicOrigin } from '../../../../http/sender'
+import { publicAddress } from '../../../../http/sender'
 import { slipsOf } from '../../../../services/roster/people'
 import { printSlips } from '../../../../work/workers'
 
@@ -10,14 +10,14 @@ export default route(
   'account',
   async ({ event, account }) => {
     const { className, slips } = await slipsOf(account, idParam(event)),
-      origin = publicOrigin(event)
+      address = publicAddress(event)
     const pdf = await printSlips(
       {
         className,
         slips: slips.map(({ name, login, path, expiresAt }) => ({
           name,
           login,
-          address: `${origin}${path}`,
+          address: `${address}${path}`,
           until: format(new Date(expiresAt), 'd MMMM')
         }))
       },

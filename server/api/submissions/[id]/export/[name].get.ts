@@ -2,7 +2,7 @@ import { getRouterParam, setResponseHeader } from 'h3'
 import { AppError } from '../../../../../shared/errors'
 import { exportNameSchema } from '../../../../../shared/pieces/export'
 import { idParam, route } from '../../../../http/route'
-import { publicOrigin } from '../../../../http/sender'
+import { publicAddress } from '../../../../http/sender'
 import { exportPiece } from '../../../../services/exports/exports'
 
 export default route('account', async ({ event, account }) => {
@@ -11,7 +11,7 @@ export default route('account', async ({ event, account }) => {
   const { mediaType, fileName, text } = await exportPiece(account, {
     id: idParam(event),
     name: asked.data,
-    origin: publicOrigin(event)
+    origin: publicAddress(event)
   })
   setResponseHeader(event, 'content-type', mediaType)
   setResponseHeader(event, 'content-disposition', `attachment; filename="${fileName}"`)
