@@ -1,5 +1,6 @@
 /** What the server reads from its environment, checked once at start: a wrong setting is named and nothing starts. */
 import { z } from 'zod'
+import { bucketSchema } from '../shared/bucket'
 import { addressOf, pathOfAddress } from '../shared/address'
 
 const settingsSchema = z.object({
@@ -23,6 +24,8 @@ const settingsSchema = z.object({
     .url('must look like https://critica.school.example')
     .default('http://127.0.0.1:3000')
     .transform(addressOf),
+  /** A bucket that pictures are kept in from now on; without it they are kept in the database. */
+  CRITICA_BUCKET: bucketSchema.optional(),
   /** Set to 1 behind HTTPS, so that the session cookie is only sent there. */
   CRITICA_SECURE_COOKIE: z
     .enum(['0', '1'])

@@ -1,6 +1,7 @@
 /** Settings of the two commands, from environment variables; a wrong one is named and nothing starts half. */
 import { resolve } from 'node:path'
 import { z } from 'zod'
+import { bucketSchema } from '../../shared/bucket'
 import { addressOf } from '../../shared/address'
 import { ROOT, Stop } from './step'
 
@@ -27,6 +28,7 @@ const schema = z.object({
   CRITICA_SECRET: z.string().min(32, 'must be at least 32 characters').optional(),
   CRITICA_SECRET_OLD: z.string().min(32, 'must be at least 32 characters').optional(),
   CRITICA_ORIGIN: z.url('must look like https://critica.school.example').transform(addressOf).optional(),
+  CRITICA_BUCKET: bucketSchema.optional(),
   CRITICA_SECURE_COOKIE: z.enum(['0', '1'], 'must be 0 or 1').optional(),
   CRITICA_TRUSTED_PROXY: z
     .string()

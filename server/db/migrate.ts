@@ -6,7 +6,10 @@
 import { readdir, readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Pool } from 'mysql2/promise'
-import type { Row } from './pool'
+import type { Changed, Row } from './pool'
+
+/** What a statement begins with that does a part of its work each time. */
+const REPEATED = /^\/\* until nothing changes \*\//
 
 /** Statements of a file: split at semicolons that end a line, comments dropped. */
 export function statementsOf(sql: string): string[] {
@@ -28,7 +31,15 @@ export class NewerTables extends Error {
 export async function migrate(pool: Pool, folder: string): Promise<string[]> {
   const connection = await pool.getConnection()
   try {
+    const run = async (statement: string): Promise<void> => {
+      for (let more = true; more;) {
+        const [{ affectedRows }] = await connection.query<Changed>(statement)
+        more = REPEATED.test(statement) && affectedRows > 0
+      }
+    }
     await connection.query("SELECT GET_LOCK('critica-migrate', 60)")
+    // Tables of many pictures take their time.
+    await connection.query('SET max_statement_time = 0')
     await connection.query(
       'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) NOT NULL PRIMARY KEY,'
         + ' applied_at DATETIME(3) NOT NULL DEFAULT UTC_TIMESTAMP(3))'
@@ -41,8 +52,7 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
     const applied: string[] = []
     for (const file of files.filter(f => !done.has(f))) {
       try {
-        for (const statement of statementsOf(await readFile(join(folder, file), 'utf8')))
-          await connection.query(statement)
+        for (const statement of statementsOf(await readFile(join(folder, file), 'utf8'))) await run(statement)
       } catch (error) {
         throw new Error(`the migration ${file} failed: ${(error as Error).message}`, { cause: error })
       }

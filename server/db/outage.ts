@@ -2,6 +2,8 @@
 
 /** It did not answer in time, or there was no connection to be had. */
 export class DatabaseAway extends Error {}
+/** As that, of a place outside the database in which bytes are kept. */
+export class PlaceAway extends DatabaseAway {}
 
 /** Lost connections, refused ones, and a server that is starting, stopping or full. */
 const AWAY = new Set([
@@ -25,6 +27,9 @@ const codeOf = (error: unknown): string => String((error as { code?: unknown } |
 
 /** Something of the same key is there already. */
 export const cameTwice = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY'
+
+/** What it points at is not there, or not any more. */
+export const pointsNowhere = (error: unknown): boolean => codeOf(error) === 'ER_NO_REFERENCED_ROW_2'
 
 export const metAnother = (error: unknown): boolean => CROSSED.has(codeOf(error))
 

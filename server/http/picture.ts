@@ -1,10 +1,15 @@
 /** A kept picture, sent to who may see it: a browser may keep it, and asks each time whether it may still show it. */
+import { once } from 'node:events'
+import type { Readable } from 'node:stream'
 import { getRequestHeader, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import { parse } from 'range-parser'
-import { pictureBytes } from '../services/pieces/pictures'
+import { streamOf } from '../blobs/blobs'
+import type { KeptBlob } from '../db/pieces/blobs'
+import { keptPicture } from '../services/pieces/pictures'
+import { streamed } from './stream'
 
 /** @param sha256 by which its bytes are kept. */
-export async function sendPicture(event: H3Event, sha256: string): Promise<Buffer | null> {
+export async function sendPicture(event: H3Event, sha256: string): Promise<Readable | '' | null> {
   const etag = `"${sha256}"`
   setResponseHeader(event, 'etag', etag)
   setResponseHeader(event, 'cache-control', 'private, no-cache')
@@ -12,9 +17,25 @@ export async function sendPicture(event: H3Event, sha256: string): Promise<Buffe
     setResponseStatus(event, 304)
     return null
   }
-  const { mediaType, bytes } = await pictureBytes(sha256)
-  setResponseHeader(event, 'content-type', mediaType)
-  return partOf(event, bytes, etag)
+  const blob = await keptPicture(sha256)
+  setResponseHeader(event, 'content-type', blob.mediaType)
+  setResponseHeader(event, 'accept-ranges', 'bytes')
+  const part = partOf(event, blob.size, etag)
+  return part === null ? '' : sent(event, blob, part)
+}
+
+interface Part {
+  /** The first byte, and the one after the last. */
+  readonly start: number
+  readonly end: number
+}
+
+/** As it is read, part by part: a large picture is never whole in memory. What cannot be read is said beforehand. */
+async function sent(event: H3Event, blob: KeptBlob, part: Part): Promise<Readable> {
+  const bytes = streamed(event, streamOf(blob, part))
+  await once(bytes, 'readable')
+  setResponseHeader(event, 'content-length', part.end - part.start)
+  return bytes
 }
 
 /** What the parser says of a header that says nothing: it is as good as none. */
@@ -22,21 +43,21 @@ const MALFORMED = 1
 
 /**
  * The part that was asked for (RFC 9110, 14): what broke off goes on where it was. Several parts at once nobody needs:
- * then all of it comes.
+ * then all of it comes. @returns null where there is no such part.
  */
-function partOf(event: H3Event, bytes: Buffer, etag: string): Buffer {
-  setResponseHeader(event, 'accept-ranges', 'bytes')
-  const asked = getRequestHeader(event, 'range')
-  if (!asked || (getRequestHeader(event, 'if-range') ?? etag) !== etag) return bytes
-  const { code, type, ranges } = parse(bytes.length, asked)
-  if (type !== 'bytes' || code & MALFORMED || ranges.length > 1) return bytes
+function partOf(event: H3Event, size: number, etag: string): Part | null {
+  const whole = { start: 0, end: size },
+    asked = getRequestHeader(event, 'range')
+  if (!asked || (getRequestHeader(event, 'if-range') ?? etag) !== etag) return whole
+  const { code, type, ranges } = parse(size, asked)
+  if (type !== 'bytes' || code & MALFORMED || ranges.length > 1) return whole
   const [part] = ranges
   if (!part) {
     setResponseStatus(event, 416)
-    setResponseHeader(event, 'content-range', `bytes */${bytes.length}`)
-    return Buffer.alloc(0)
+    setResponseHeader(event, 'content-range', `bytes */${size}`)
+    return null
   }
   setResponseStatus(event, 206)
-  setResponseHeader(event, 'content-range', `bytes ${part.start}-${part.end}/${bytes.length}`)
-  return bytes.subarray(part.start, part.end + 1)
+  setResponseHeader(event, 'content-range', `bytes ${part.start}-${part.end}/${size}`)
+  return { start: part.start, end: part.end + 1 }
 }

@@ -13,7 +13,7 @@ import {
 } from 'h3'
 import { AppError, ERROR_STATUS, type ErrorBody } from '../../shared/errors'
 import type { Account, Role } from '../../shared/account'
-import { databaseAway } from '../db/outage'
+import { databaseAway, PlaceAway } from '../db/outage'
 import { within } from '../limit'
 import { compressed } from './compress'
 import { refuseForeignOrigin } from './sender'
@@ -84,6 +84,11 @@ const tooLong = (): AppError => new AppError('unavailable', 'This takes too long
 /** What the sender is told of an error. */
 function toldOf(event: H3Event, error: unknown): AppError {
   if (error instanceof AppError) return error
+  if (error instanceof PlaceAway)
+    return new AppError(
+      'unavailable',
+      'Where the pictures are kept does not answer just now. What you wrote is still here; try again in a moment.'
+    )
   if (databaseAway(error)) {
     return new AppError(
       'unavailable',

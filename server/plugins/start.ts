@@ -1,6 +1,7 @@
 import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { startSweeping, stopSweeping } from '../services/entering/accounts'
+import { sweepLoose } from '../blobs/loose'
 import { closePool, openPool } from '../db/pool'
 import { startErasing, stopErasing } from '../services/house/erasing'
 import { startReminding, stopReminding } from '../services/exercises/reminding'
@@ -29,6 +30,7 @@ function startServing(stopped: AbortSignal): void {
   startErasing()
   startReminding()
   startResealing(stopped)
+  sweepLoose(stopped)
 }
 
 /** Opens what the server lives on, and takes up measurements that a stop or a crash interrupted. */

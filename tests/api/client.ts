@@ -104,3 +104,12 @@ export function picture(width = 80, height = 60, colour = '#2a71b0'): Promise<Bu
     .png()
     .toBuffer()
 }
+
+/** What is kept in the database of the bytes of a hash. */
+export async function keptBytes(connection: mysql.Connection, sha256: string): Promise<Buffer> {
+  const [parts] = await connection.query<mysql.RowDataPacket[]>(
+    'SELECT p.bytes FROM blobs b JOIN blob_parts p ON p.stored = b.stored WHERE b.sha256 = ? ORDER BY p.part',
+    [sha256]
+  )
+  return Buffer.concat(parts.map(part => part.bytes as Buffer))
+}

@@ -190,10 +190,12 @@ it('is taken away whole, in open formats, with a page that opens without us; and
   const after = await everything()
   const [blobRows] = await connection.query<RowDataPacket[]>('SELECT sha256 FROM blobs')
   const gone = [...between.get('blobs')!]
-    .map(r => (JSON.parse(r) as { sha256: string }).sha256)
-    .filter(sha => !blobRows.some(r => r.sha256 === sha))
+    .map(r => JSON.parse(r) as { sha256: string; stored: string })
+    .filter(({ sha256 }) => !blobRows.some(r => r.sha256 === sha256))
   expect(gone.length).toBeGreaterThanOrEqual(5)
-  for (const trace of [NAME, EMAIL, EMAIL.split('@')[0]!, WORDS, ...gone])
+  // The bytes lie under their keys, and went with them.
+  const keys = gone.flatMap(({ sha256, stored }) => [sha256, stored])
+  for (const trace of [NAME, EMAIL, EMAIL.split('@')[0]!, WORDS, ...keys])
     for (const [table, rows] of after)
       expect(
         rows.filter(r => r.includes(trace)),

@@ -11,7 +11,7 @@ import { boundsOf, cornersOf } from '../../core/picture/area'
 import { critiqueSchema } from '../../shared/critique'
 import { enrol, newAccount, newClass } from '../people'
 import { photographedBesideStrip, photographedPiece, type PhotographedPiece } from '../photos/photographed'
-import { database, Person } from './client'
+import { database, keptBytes, Person } from './client'
 import { correction } from './routes'
 
 const mark = Date.now().toString(36),
@@ -71,11 +71,10 @@ it('is measured and shown as the sheet, and says what was done', async () => {
   const truth = await sharp(photo.work.raster.data, { raw: { ...photo.work.raster, channels: 4 } }).stats()
   shown.mean.forEach((mean, c) => expect(Math.abs(mean - truth.channels[c]!.mean)).toBeLessThan(9))
   const [rows] = await connection.query(
-    `SELECT b.bytes FROM submissions s JOIN pictures p ON p.id = s.picture_id
-     JOIN blobs b ON b.sha256 = p.original_sha WHERE s.id = ?`,
+    'SELECT p.original_sha AS sha FROM submissions s JOIN pictures p ON p.id = s.picture_id WHERE s.id = ?',
     [piece.id]
   )
-  const { width, height } = await sharp((rows as { bytes: Buffer }[])[0]!.bytes).metadata()
+  const { width, height } = await sharp(await keptBytes(connection, (rows as { sha: string }[])[0]!.sha)).metadata()
   expect([width, height]).toEqual([1400, 1050])
 }, 60_000)
 

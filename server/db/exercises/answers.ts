@@ -11,7 +11,7 @@ import {
   type KeptSheet,
   type ReadSheet
 } from '../../../shared/exercises/worksheet'
-import { deleteUnusedBlob } from '../pieces/pictures'
+import { deleteUnusedBlob } from '../pieces/blobs'
 import type { Changed, Db, Row } from '../pool'
 
 export async function insertStudy(

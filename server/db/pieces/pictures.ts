@@ -2,17 +2,7 @@ import type { Source } from '../../../core/measure/source'
 import { photoToldSchema } from '../../../shared/pieces/photo'
 import type { Photo } from './photos'
 import type { Changed, Db, Row } from '../pool'
-
-export interface Blob {
-  readonly sha256: string
-  readonly mediaType: string
-  readonly bytes: Buffer
-}
-
-/** Keeps a blob once: the same bytes again are no second copy. */
-export async function insertBlob(db: Db, { sha256, mediaType, bytes }: Blob): Promise<void> {
-  await db.execute('INSERT IGNORE INTO blobs (sha256, media_type, bytes) VALUES (?, ?, ?)', [sha256, mediaType, bytes])
-}
+import { deleteUnusedBlob } from './blobs'
 
 function shakenOf({ told }: Row): Pick<Source, 'shaken'> {
   const kinds = photoToldSchema.safeParse(told).data?.doubts.map(d => d.kind)
@@ -107,15 +97,6 @@ export async function replaceOriginal(
   ])
 }
 
-/** Bytes that no picture points at any more. */
-export async function deleteUnusedBlob(db: Db, sha256: string): Promise<void> {
-  await db.execute(
-    `DELETE FROM blobs WHERE sha256 = ? AND NOT EXISTS
-     (SELECT 1 FROM pictures p WHERE blobs.sha256 IN (p.original_sha, p.display_sha, p.thumb_sha, p.full_sha))`,
-    [sha256]
-  )
-}
-
 export type PictureSize = 'original' | 'display' | 'thumb' | 'full'
 
 const COLUMN: Readonly<Record<PictureSize, string>> = {
@@ -124,9 +105,6 @@ const COLUMN: Readonly<Record<PictureSize, string>> = {
   thumb: 'p.thumb_sha',
   full: 'p.full_sha'
 }
-
-const mapBlob = (row: Row | undefined): Blob | null =>
-  row ? { sha256: row.sha256 as string, mediaType: row.media_type as string, bytes: row.bytes as Buffer } : null
 
 /**
  * By which hash one size of a submission's picture, or the display size of its reference, is kept; null when it is not.
@@ -143,21 +121,6 @@ export async function findPictureHash(
     [submissionId]
   )
   return (rows[0]?.sha as string | null | undefined) ?? null
-}
-
-export async function findBlob(db: Db, sha256: string): Promise<Blob | null> {
-  const [rows] = await db.execute<Row[]>('SELECT sha256, media_type, bytes FROM blobs WHERE sha256 = ?', [sha256])
-  return mapBlob(rows[0])
-}
-
-/** The bytes of one size of a submission's picture, or null. */
-export async function findPictureBytes(
-  db: Db,
-  submissionId: number,
-  size: PictureSize | 'reference'
-): Promise<Blob | null> {
-  const sha = await findPictureHash(db, submissionId, size)
-  return sha === null ? null : findBlob(db, sha)
 }
 
 export async function updateFullSize(db: Db, submissionId: number, sha256: string): Promise<void> {

@@ -4,7 +4,7 @@ import { AppError } from '../../../shared/errors'
 import { insertAccount } from '../../db/people/accounts'
 import { findCall, type CallRow } from '../../db/classes/calls'
 import { countEntries, findEntryOf, insertEntry, updateEntry, type EntryRow } from '../../db/classes/call-entries'
-import { insertBlob } from '../../db/pieces/pictures'
+import { withBlobs } from '../../blobs/blobs'
 import { db, transaction } from '../../db/pool'
 import { settings } from '../../settings'
 import { beginSession } from '../entering/accounts'
@@ -54,9 +54,8 @@ export async function handInToCall(
       steps = null
     } = written,
     to = ofAge ? email : guardianEmail!
-  const sizes = await takeApart(file, { what: 'The picture', who: `guest ${address}`, steps }),
-    blobs = (await blobsOf(sizes)).sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  const link = await transaction(async connection => {
+  const sizes = await takeApart(file, { what: 'The picture', who: `guest ${address}`, steps })
+  const link = await withBlobs(await blobsOf(sizes), async connection => {
     // One after the other: of fifty who send at once none takes a place twice.
     const call = (await findCall(connection, asked.id, true))!,
       { all, own } = await countEntries(connection, call.id, email),
@@ -70,7 +69,6 @@ export async function handInToCall(
           ? 'A piece from this address is in already, and the call takes one a person.'
           : `${call.perPerson} pieces from this address are in already: as many as the call takes from a person.`
       )
-    for (const blob of blobs) await insertBlob(connection, blob)
     const pictureId = await keepPicture(connection, sizes),
       accountId = await insertAccount(connection, { name, email: null, passwordHash: null })
     await insertEntry(connection, {

@@ -6,8 +6,8 @@ import type { Assignment, Study } from '../../../shared/exercises/assignment'
 import { AppError } from '../../../shared/errors'
 import { findAnswerPicture, insertStudy, listStudies } from '../../db/exercises/answers'
 import * as rows from '../../db/exercises/assignments'
-import { findBlob, insertBlob } from '../../db/pieces/pictures'
-import { db, transaction } from '../../db/pool'
+import { readBlob, withBlobs } from '../../blobs/blobs'
+import { db } from '../../db/pool'
 import { measureStored } from '../../work/workers'
 import { ownAssignment, visibleAssignment } from '../access'
 import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
@@ -44,9 +44,7 @@ export async function checkPrivately(
     },
     who
   )
-  const blobs = (await blobsOf(picture)).sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  return transaction(async connection => {
-    for (const blob of blobs) await insertBlob(connection, blob)
+  return withBlobs(await blobsOf(picture), async connection => {
     const pictureId = await keepPicture(connection, picture)
     await insertStudy(connection, { assignmentId: id, pictureId, checks: checks ?? [] })
     return (await listStudies(connection, id))[0]!
@@ -81,7 +79,7 @@ export async function studyPicture(account: Account, { id, studyId }: Which): Pr
 }
 
 export async function studyEvidence(account: Account, which: Which, check: string): Promise<Buffer> {
-  const picture = await findBlob(db(), await studyPicture(account, which))
+  const picture = await readBlob(await studyPicture(account, which))
   if (!picture) throw new AppError('not-found', 'There is no such study.')
   return evidenceOn(picture.bytes, await own(account, which.id), { check, who: `${account.id}` })
 }

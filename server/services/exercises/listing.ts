@@ -5,7 +5,7 @@ import type { Account } from '../../../shared/account'
 import type { Assignment } from '../../../shared/exercises/assignment'
 import { AppError } from '../../../shared/errors'
 import * as rows from '../../db/exercises/assignments'
-import { findPictureBytes } from '../../db/pieces/pictures'
+import { readPicture } from '../../blobs/pictures'
 import { db } from '../../db/pool'
 import { renderEvidence } from '../../work/workers'
 import { visibleAssignment } from '../access'
@@ -27,7 +27,7 @@ export async function evidenceOn(
 export async function checkEvidence(account: Account, id: number, check: string): Promise<Buffer> {
   const assignment = await visibleAssignment(account, id),
     { handIn } = assignment
-  const picture = handIn && (await findPictureBytes(db(), handIn.submissionId, 'display'))
+  const picture = handIn && (await readPicture(handIn.submissionId, 'display'))
   if (!picture) throw new AppError('not-found', 'Nothing is handed in yet.')
   return evidenceOn(picture.bytes, assignment, { check, who: `${account.id}` })
 }

@@ -6,7 +6,7 @@ import { AppError } from '../../../shared/errors'
 import type { KeptSheet, SheetsTaken, SheetsTold } from '../../../shared/exercises/worksheet'
 import * as answers from '../../db/exercises/answers'
 import { findAssignment } from '../../db/exercises/assignments'
-import { insertBlob } from '../../db/pieces/pictures'
+import { withBlobs } from '../../blobs/blobs'
 import { db, transaction } from '../../db/pool'
 import { listPrintersAround } from '../../db/exercises/printers'
 import { dropScratch } from '../../scratch'
@@ -22,9 +22,7 @@ async function keepSheet(
   assignmentId: number,
   sheet: Parameters<typeof answers.insertReadSheet>[1]['sheet']
 ): Promise<void> {
-  const blobs = (await blobsOf(photo)).sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  await transaction(async connection => {
-    for (const blob of blobs) await insertBlob(connection, blob)
+  await withBlobs(await blobsOf(photo), async connection => {
     const pictureId = await keepPicture(connection, photo)
     await answers.insertReadSheet(connection, { assignmentId, pictureId, sheet })
   })

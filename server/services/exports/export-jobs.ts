@@ -4,14 +4,14 @@
  * server.
  */
 import { randomUUID } from 'node:crypto'
-import { readFile, writeFile } from 'node:fs/promises'
+import { readFile } from 'node:fs/promises'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
 import type { Critique } from '../../../shared/critique'
 import { MADE_EXPORTS, type ExportState, type MadeExport } from '../../../shared/pieces/export'
 import type { PieceFacts, Submission } from '../../../shared/pieces/submission'
 import { findSteps } from '../../db/pieces/photos'
-import { findPictureBytes } from '../../db/pieces/pictures'
+import { originalInto, readPicture } from '../../blobs/pictures'
 import { db } from '../../db/pool'
 import { dropScratch, scratchFile } from '../../scratch'
 import type { ExportTask } from '../../work/export.worker'
@@ -54,7 +54,7 @@ interface Source {
 const sheet =
   (paper: 'A4' | 'LETTER') =>
   async ({ submission, critique }: Source): Promise<ExportTask> => {
-    const display = await findPictureBytes(db(), submission.id, 'display')
+    const display = await readPicture(submission.id, 'display')
     return { kind: 'sheet', display: display!.bytes, sheet: await sheetFor(submission, critique, paper) }
   }
 const atEveryPixel =
@@ -67,7 +67,7 @@ const atEveryPixel =
         'No correction of this piece shows what it means: there is nothing to try on the picture.'
       )
     }
-    await writeFile(original, (await findPictureBytes(db(), submission.id, 'original'))!.bytes)
+    await originalInto(submission.id, original)
     return { kind, original, corrections, steps: await findSteps(db(), submission.id) }
   }
 

@@ -10,6 +10,7 @@ import { listUnconfirmed } from '../../db/classes/call-entries'
 import { listClassesOf } from '../../db/classes/classes'
 import { listInstructors } from '../../db/classes/memberships'
 import { db, transaction, type Db } from '../../db/pool'
+import { takeAwayLoose } from '../../blobs/loose'
 import { audit } from './audit'
 import { dropExportsAbout } from '../exports/export-jobs'
 import { keysOf } from '../entering/guesses'
@@ -65,6 +66,7 @@ export async function eraseNow(personId: number, actorId: number | null): Promis
     return found
   })
   await dropExportsAbout(pieces, personId)
+  await takeAwayLoose()
 }
 
 /** @throws AppError not-found; not-allowed for what is the owner's word; invalid for one who is still needed. */

@@ -9,7 +9,7 @@ import { AppError } from '../../../shared/errors'
 import { LETTER_LIMITS, type Brought } from '../../../shared/letter'
 import { findByLogin } from '../../db/people/accounts'
 import { countLetters, insertLetter, insertLetterPicture, isLetterKnown, type NewLetter } from '../../db/pieces/letters'
-import { insertBlob } from '../../db/pieces/pictures'
+import { withBlobs } from '../../blobs/blobs'
 import { db, transaction } from '../../db/pool'
 import { dropScratch } from '../../scratch'
 import { settings } from '../../settings'
@@ -187,10 +187,7 @@ export async function refuseUnread(file: string): Promise<void> {
 async function keep(letter: Judged, pictures: readonly (readonly [string, Sizes])[]): Promise<void> {
   const { mail, learner, byHand } = letter,
     blobs = (await Promise.all(pictures.map(([, sizes]) => blobsOf(sizes)))).flat()
-  // In one order for everybody, as at a hand-in.
-  blobs.sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  await transaction(async connection => {
-    for (const blob of blobs) await insertBlob(connection, blob)
+  await withBlobs(blobs, async connection => {
     const letterId = await insertLetter(connection, rowOf(letter, ''))
     for (const [place, [name, sizes]] of pictures.entries())
       await insertLetterPicture(connection, {

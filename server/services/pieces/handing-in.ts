@@ -1,18 +1,19 @@
 /** Taking a hand-in: decode first, keep everything in one transaction, then queue the measuring. */
-import { readFile, stat } from 'node:fs/promises'
+import { stat } from 'node:fs/promises'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
 import { FOCUS_NAME } from '../../../shared/critique'
 import type { PhotoSteps } from '../../../core/photo/steps'
 import { PICTURE_LIMITS, type HandIn } from '../../../shared/pieces/submission'
 import type { Area } from '../../../core/picture/area'
+import { withBlobs, type NewBlob } from '../../blobs/blobs'
 import { insertArea } from '../../db/pieces/areas'
 import { clearReturned } from '../../db/exercises/assignments'
 import { insertCritique } from '../../db/critique/critiques'
 import { isCall } from '../../db/classes/calls'
 import { insertMeasurement } from '../../db/pieces/measurements'
-import { insertBlob, insertPicture, type Blob, type NewPicture } from '../../db/pieces/pictures'
-import { db, transaction, type Db } from '../../db/pool'
+import { insertPicture, type NewPicture } from '../../db/pieces/pictures'
+import { db, type Db } from '../../db/pool'
 import { cameTwice } from '../../db/outage'
 import { findHandedIn, insertSubmission } from '../../db/pieces/submissions'
 import { attachStudies } from '../../db/pieces/studies'
@@ -76,10 +77,16 @@ export async function takeApart(file: string, { what, who, steps = null }: Takin
   return { ...outcome, file, steps }
 }
 
-/** Its blobs, the original read when it is needed: a queue of hand-ins is a queue of files. */
-export async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Promise<Blob[]> {
-  const sizes = [display, thumb].map(size => ({ ...size, bytes: Buffer.from(size.bytes) }))
-  return [{ sha256: originalSha, mediaType: `image/${source.format}`, bytes: await readFile(file) }, ...sizes]
+/** Its blobs; the original stays in its file until it is kept: a queue of hand-ins is a queue of files. */
+export async function blobsOf({ file, source, originalSha, display, thumb }: Sizes): Promise<NewBlob[]> {
+  const sizes = [display, thumb].map(({ sha256, mediaType, bytes }) => ({
+    sha256,
+    mediaType,
+    size: bytes.length,
+    from: Buffer.from(bytes)
+  }))
+  const { size } = await stat(file)
+  return [{ sha256: originalSha, mediaType: `image/${source.format}`, size, from: file }, ...sizes]
 }
 
 export const pictureOf = ({ source, originalSha, display, thumb, steps, told }: Sizes): NewPicture => ({
@@ -134,10 +141,7 @@ async function handInNew(learner: Account, { words, files, now }: HandingIn): Pr
   const picture = await takeApart(files.picture, { what: 'The picture', who, steps: words.steps })
   const from = files.reference === null ? null : await takeApart(files.reference, { what: 'The reference', who })
   const blobs = [...(await blobsOf(picture)), ...(from ? await blobsOf(from) : [])]
-  // In one order for everybody: two hand-ins of the same picture then wait for each other and never in a ring.
-  blobs.sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  const id = await transaction(async connection => {
-    for (const blob of blobs) await insertBlob(connection, blob)
+  const id = await withBlobs(blobs, async connection => {
     const pictureId = await keepPicture(connection, picture),
       referenceId = from && (await keepPicture(connection, from))
     const submissionId = await insertSubmission(connection, {

@@ -18,7 +18,7 @@ import {
   type MeasurementJob
 } from '../../db/pieces/measurements'
 import { databaseAway } from '../../db/outage'
-import { findPictureBytes } from '../../db/pieces/pictures'
+import { readPicture } from '../../blobs/pictures'
 import { db, transaction } from '../../db/pool'
 import { measureStored } from '../../work/workers'
 import { measuring } from '../running/metrics'
@@ -103,8 +103,8 @@ async function measureJob({ submissionId, learnerId, asked, source, exercise }: 
   const renewing = setInterval(() => void renewLease(db(), submissionId, HOLDER).catch(() => {}), RENEW_MS)
   try {
     const [display, reference, known] = await Promise.all([
-      findPictureBytes(db(), submissionId, 'display'),
-      findPictureBytes(db(), submissionId, 'reference'),
+      readPicture(submissionId, 'display'),
+      readPicture(submissionId, 'reference'),
       knownOf(db(), submissionId)
     ])
     if (!display) throw new Error('the picture is missing from the database')

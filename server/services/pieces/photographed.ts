@@ -2,12 +2,10 @@
  * A photograph of work at the desk: what is done to it is changed while nothing is released, and all that was drawn
  * moves along.
  */
-import { writeFile } from 'node:fs/promises'
 import { relaid, relaidBy } from '../../../core/photo/relaid'
 import type { PhotoSteps } from '../../../core/photo/steps'
 import type { Account } from '../../../shared/account'
 import { correctionInputSchema } from '../../../shared/critique'
-import { AppError } from '../../../shared/errors'
 import { notesSchema } from '../../../shared/notes'
 import type { PhotoChange } from '../../../shared/pieces/photo'
 import { deleteArea, listAreas, updateArea } from '../../db/pieces/areas'
@@ -16,17 +14,19 @@ import { listCorrections, updateCorrection } from '../../db/critique/corrections
 import { findNotes, updateNotes } from '../../db/critique/critiques'
 import { askAgain, hurry } from '../../db/pieces/measurements'
 import { findSteps } from '../../db/pieces/photos'
-import { findPictureBytes, insertBlob, updatePicture, type Blob } from '../../db/pieces/pictures'
+import { withBlobs } from '../../blobs/blobs'
+import { originalInto } from '../../blobs/pictures'
+import { updatePicture } from '../../db/pieces/pictures'
 import { db, type Db } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { pieceTo } from '../access'
 import { editDraft, refuseStale } from '../critique/draft'
 import { blobsOf, pictureOf, takeApart } from './handing-in'
 import { wakeMeasuring } from './measuring'
-import { originalUpright } from './pictures'
+import { originalUpright, type UprightFile } from './pictures'
 
 /** The photograph itself, upright, for whoever sets its corners; and what is done to it by now. */
-export async function photographOf(account: Account, submissionId: number): Promise<Omit<Blob, 'sha256'>> {
+export async function photographOf(account: Account, submissionId: number): Promise<UprightFile> {
   await pieceTo('draft', account, submissionId)
   return originalUpright(account, submissionId)
 }
@@ -39,22 +39,22 @@ export async function stepsOf(account: Account, submissionId: number): Promise<P
 /** @throws AppError in the user's words: steps that cannot be done, a released critique, another window's change. */
 export async function changeSteps(account: Account, submissionId: number, { steps, over }: PhotoChange): Promise<void> {
   await pieceTo('draft', account, submissionId)
-  const original = await findPictureBytes(db(), submissionId, 'original')
-  if (!original) throw new AppError('not-found', 'The picture is missing.')
-  const { sizes, blobs } = await withScratch(async file => {
-    await writeFile(file, original.bytes)
+  await withScratch(async file => {
+    await originalInto(submissionId, file)
     const sizes = await takeApart(file, { what: 'The photograph', who: `${account.id}`, steps })
-    return { sizes, blobs: await blobsOf(sizes) }
-  })
-  await editDraft(account, submissionId, async connection => {
-    const before = await findSteps(connection, submissionId)
-    refuseStale(before, over)
-    for (const blob of blobs) await insertBlob(connection, blob)
-    await updatePicture(connection, submissionId, pictureOf(sizes))
-    await moveDrawn(connection, submissionId, relaidBy(before, steps))
-    await dropCorners(connection, submissionId)
-    await askAgain(connection, submissionId)
-    await hurry(connection, submissionId)
+    await withBlobs(
+      await blobsOf(sizes),
+      async connection => {
+        const before = await findSteps(connection, submissionId)
+        refuseStale(before, over)
+        await updatePicture(connection, submissionId, pictureOf(sizes))
+        await moveDrawn(connection, submissionId, relaidBy(before, steps))
+        await dropCorners(connection, submissionId)
+        await askAgain(connection, submissionId)
+        await hurry(connection, submissionId)
+      },
+      work => editDraft(account, submissionId, work)
+    )
   })
   wakeMeasuring()
 }

@@ -1,20 +1,15 @@
 /** Which bytes of a picture are served: sizes made here, never the original, which may carry a place or a camera. */
-import { readFile, writeFile } from 'node:fs/promises'
+import { stat } from 'node:fs/promises'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
-import {
-  findBlob,
-  findPictureBytes,
-  findPictureHash,
-  insertBlob,
-  updateFullSize,
-  type Blob,
-  type PictureSize
-} from '../../db/pieces/pictures'
+import { withBlobs } from '../../blobs/blobs'
+import { originalInto } from '../../blobs/pictures'
+import { findBlob, type KeptBlob } from '../../db/pieces/blobs'
+import { findPictureHash, updateFullSize, type PictureSize } from '../../db/pieces/pictures'
 import type { PhotoSteps } from '../../../core/photo/steps'
 import { findSteps } from '../../db/pieces/photos'
-import { db, transaction } from '../../db/pool'
-import { withScratch } from '../../scratch'
+import { db } from '../../db/pool'
+import { dropScratch, scratchFile, withScratch } from '../../scratch'
 import { makeUpright } from '../../work/workers'
 
 export type ServedSize = Exclude<PictureSize, 'original'> | 'reference'
@@ -39,34 +34,47 @@ export async function pictureHash(account: Account, submissionId: number, size: 
 }
 
 /** @throws AppError not-found. */
-export async function pictureBytes(sha256: string): Promise<Blob> {
+export async function keptPicture(sha256: string): Promise<KeptBlob> {
   const blob = await findBlob(db(), sha256)
   if (!blob) throw new AppError('not-found', 'The picture is missing.')
   return blob
 }
 
+/** A scratch file of an upright picture, to be dropped once it is done with. */
+export interface UprightFile {
+  readonly file: string
+  readonly sha256: string
+  readonly mediaType: string
+}
+
 /** Every pixel of the original, or of the sheet in it by its steps, upright and without metadata. */
-async function upright(account: Account, submissionId: number, steps: PhotoSteps | null): Promise<Blob> {
-  const original = await findPictureBytes(db(), submissionId, 'original')
-  if (!original) throw new AppError('not-found', 'The picture is missing.')
-  return withScratch(from =>
-    withScratch(async to => {
-      await writeFile(from, original.bytes)
-      return { ...(await makeUpright({ original: from, file: to, steps }, `${account.id}`)), bytes: await readFile(to) }
+async function upright(account: Account, submissionId: number, steps: PhotoSteps | null): Promise<UprightFile> {
+  const file = scratchFile()
+  try {
+    return await withScratch(async original => {
+      await originalInto(submissionId, original)
+      return { file, ...(await makeUpright({ original, file, steps }, `${account.id}`)) }
     })
-  )
+  } catch (error) {
+    await dropScratch(file)
+    throw error
+  }
 }
 
 /** The photograph as it was handed in, for setting what is done to it. Not kept: that is seldom. */
-export const originalUpright = (account: Account, submissionId: number): Promise<Blob> =>
+export const originalUpright = (account: Account, submissionId: number): Promise<UprightFile> =>
   upright(account, submissionId, null)
 
 /** Kept, since a closer look is taken again. */
 async function makeFullSize(account: Account, submissionId: number): Promise<string> {
-  const blob = await upright(account, submissionId, await findSteps(db(), submissionId))
-  await transaction(async connection => {
-    await insertBlob(connection, blob)
-    await updateFullSize(connection, submissionId, blob.sha256)
-  })
-  return blob.sha256
+  const { file, sha256, mediaType } = await upright(account, submissionId, await findSteps(db(), submissionId))
+  try {
+    const { size } = await stat(file)
+    await withBlobs([{ sha256, mediaType, size, from: file }], connection =>
+      updateFullSize(connection, submissionId, sha256)
+    )
+  } finally {
+    await dropScratch(file)
+  }
+  return sha256
 }

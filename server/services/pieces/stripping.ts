@@ -2,10 +2,12 @@
  * Originals kept before metadata was taken out at the door: rewritten one by one after the start, and the old bytes
  * gone.
  */
-import { readFile, writeFile } from 'node:fs/promises'
+import { stat } from 'node:fs/promises'
+import { blobInto, withBlobs } from '../../blobs/blobs'
+import { deleteUnusedBlob } from '../../db/pieces/blobs'
 import { databaseAway } from '../../db/outage'
-import { deleteUnusedBlob, findBlob, findUnstripped, insertBlob, replaceOriginal } from '../../db/pieces/pictures'
-import { db, transaction } from '../../db/pool'
+import { findUnstripped, replaceOriginal } from '../../db/pieces/pictures'
+import { db } from '../../db/pool'
 import { withScratch } from '../../scratch'
 import { stripOriginal } from '../../work/workers'
 import { logError } from '../../log'
@@ -37,15 +39,14 @@ async function strip(): Promise<void> {
 }
 
 async function stripOne({ id, sha256 }: { readonly id: number; readonly sha256: string }): Promise<void> {
-  const original = await findBlob(db(), sha256)
-  if (!original) return
-  const bare = await withScratch(async file => {
-    await writeFile(file, original.bytes)
-    return { sha256: await stripOriginal(file), mediaType: original.mediaType, bytes: await readFile(file) }
-  })
-  await transaction(async connection => {
-    await insertBlob(connection, bare)
-    await replaceOriginal(connection, { id, before: sha256, after: bare.sha256 })
-    await deleteUnusedBlob(connection, sha256)
+  await withScratch(async file => {
+    const original = await blobInto(sha256, file)
+    if (!original) return
+    const after = await stripOriginal(file),
+      { size } = await stat(file)
+    await withBlobs([{ sha256: after, mediaType: original.mediaType, size, from: file }], async connection => {
+      await replaceOriginal(connection, { id, before: sha256, after })
+      await deleteUnusedBlob(connection, sha256)
+    })
   })
 }

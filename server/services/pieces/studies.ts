@@ -7,8 +7,8 @@ import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
 import type { KeptStudy, StudyFacts } from '../../../shared/pieces/study'
 import { listClassesOf, findStandards } from '../../db/classes/classes'
-import { insertBlob } from '../../db/pieces/pictures'
-import { db, transaction } from '../../db/pool'
+import { withBlobs } from '../../blobs/blobs'
+import { db } from '../../db/pool'
 import * as rows from '../../db/pieces/studies'
 import { measureStored } from '../../work/workers'
 import { visiblePiece } from '../access'
@@ -46,9 +46,7 @@ export async function keepStudy(account: Account, file: string, minutes: number 
     throw new AppError('invalid', `There are ${MOST} studies already: hand in what they led to, or take some away.`)
   const picture = await takeApart(file, { what: 'The study', who: `${account.id}` }),
     facts = await factsOf(account, picture)
-  const blobs = (await blobsOf(picture)).sort((a, b) => (a.sha256 < b.sha256 ? -1 : 1))
-  const id = await transaction(async connection => {
-    for (const blob of blobs) await insertBlob(connection, blob)
+  const id = await withBlobs(await blobsOf(picture), async connection => {
     const pictureId = await keepPicture(connection, picture)
     return rows.insertKeptStudy(connection, { learnerId: account.id, pictureId, minutes, facts })
   })

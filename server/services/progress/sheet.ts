@@ -2,8 +2,7 @@
 import { lineWords, tallyWords, weakestStation } from '../../../core/progress/words'
 import { rowOf } from '../../../core/critique/stations/table'
 import type { Account } from '../../../shared/account'
-import { findPictureBytes } from '../../db/pieces/pictures'
-import { db } from '../../db/pool'
+import { readPicture } from '../../blobs/pictures'
 import { printTermSheet } from '../../work/workers'
 import { progressOf } from './learner'
 
@@ -13,7 +12,7 @@ const MOST_PICTURES = 12
 export async function termSheet(account: Account, learnerId: number): Promise<{ bytes: Uint8Array; name: string }> {
   const { learner, pieces, lines, tally, exercises } = await progressOf(account, learnerId)
   const shown = pieces.slice(-MOST_PICTURES),
-    pictures = await Promise.all(shown.map(p => findPictureBytes(db(), p.id, 'thumb')))
+    pictures = await Promise.all(shown.map(p => readPicture(p.id, 'thumb')))
   const weakest = weakestStation(tally)
   const bytes = await printTermSheet(
     {

@@ -1,5 +1,4 @@
 /** One person's whole record, as a zip of open formats. */
-import { writeFile } from 'node:fs/promises'
 import type { Account } from '../../../shared/account'
 import type { Assignment } from '../../../shared/exercises/assignment'
 import type { Critique } from '../../../shared/critique'
@@ -9,7 +8,8 @@ import { listAuditOf } from '../../db/people/audit'
 import { listClassesOf } from '../../db/classes/classes'
 import { listMailTo } from '../../db/people/outbox'
 import { listLettersOf, listWaitingOf } from '../../db/pieces/letters'
-import { findBlob, findPictureHash, type PictureSize } from '../../db/pieces/pictures'
+import { blobInto } from '../../blobs/blobs'
+import { findPictureHash, type PictureSize } from '../../db/pieces/pictures'
 import { listOwn } from '../../db/lists'
 import { db } from '../../db/pool'
 import { listEveryStudy } from '../../db/pieces/studies'
@@ -50,10 +50,9 @@ async function blobPart(
   hash: string | null,
   { name, scratch }: { readonly name: string; readonly scratch: () => string }
 ): Promise<RecordPart | null> {
-  const blob = hash && (await findBlob(db(), hash))
+  const file = scratch(),
+    blob = await blobInto(hash, file)
   if (!blob) return null
-  const file = scratch()
-  await writeFile(file, blob.bytes)
   return { name: `${name}.${ENDING[blob.mediaType] ?? 'bin'}`, content: { file } }
 }
 

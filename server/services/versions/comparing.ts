@@ -16,7 +16,7 @@ import { findComparison, listLandings, storeComparison, storeCorners, type Pair 
 import { findCritique } from '../../db/critique/critiques'
 import { listCorrections } from '../../db/critique/corrections'
 import { askAgain } from '../../db/pieces/measurements'
-import { findBlob } from '../../db/pieces/pictures'
+import { readBlob } from '../../blobs/blobs'
 import { db, transaction } from '../../db/pool'
 import { findSource, listVersions } from '../../db/pieces/versions'
 import type { Progress } from '../../work/protocol'
@@ -65,7 +65,7 @@ export async function comparisonOf(
     basis = createHash('sha256').update(JSON.stringify(of)).digest('hex')
   // What was released is not measured anew under its sentences.
   if (kept.result && (released || kept.basis === basis)) return { result: kept.result, corners }
-  const [before, after] = await Promise.all([findBlob(db(), old.sha256), findBlob(db(), next.sha256)])
+  const [before, after] = await Promise.all([readBlob(old.sha256), readBlob(next.sha256)])
   const result = await compareStored(
     {
       old: { display: before!.bytes, source: old.source },

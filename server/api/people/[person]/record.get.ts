@@ -1,7 +1,6 @@
-import { createReadStream } from 'node:fs'
-import { sendStream, setResponseHeader } from 'h3'
+import { setResponseHeader } from 'h3'
 import { idParam, route } from '../../../http/route'
-import { dropScratch } from '../../../scratch'
+import { sentScratch } from '../../../http/stream'
 import { takeRecord } from '../../../services/record/record'
 
 /** A whole record, as a zip. */
@@ -11,9 +10,7 @@ export default route(
     const { file, fileName } = await takeRecord(account, idParam(event, 'person'))
     setResponseHeader(event, 'content-type', 'application/zip')
     setResponseHeader(event, 'content-disposition', `attachment; filename="${fileName}"`)
-    const bytes = createReadStream(file)
-    bytes.once('close', () => void dropScratch(file))
-    return sendStream(event, bytes)
+    return sentScratch(event, file)
   },
   { limitMs: 10 * 60_000 }
 )

@@ -1,5 +1,6 @@
 import { setResponseHeader } from 'h3'
 import { idParam, route } from '../../../../http/route'
+import { sentScratch } from '../../../../http/stream'
 import { photographOf } from '../../../../services/pieces/photographed'
 
 const LIMIT_MS = 60_000
@@ -8,10 +9,10 @@ const LIMIT_MS = 60_000
 export default route(
   'staff',
   async ({ event, account }) => {
-    const { mediaType, bytes } = await photographOf(account, idParam(event))
+    const { mediaType, file } = await photographOf(account, idParam(event))
     setResponseHeader(event, 'content-type', mediaType)
     setResponseHeader(event, 'cache-control', 'private, no-store')
-    return bytes
+    return sentScratch(event, file)
   },
   { limitMs: LIMIT_MS }
 )

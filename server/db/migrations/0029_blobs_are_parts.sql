@@ -1,0 +1,2 @@
+-- The bytes are in their parts by now.
+ALTER TABLE blobs DROP COLUMN IF EXISTS bytes
