@@ -9,7 +9,8 @@ import { resolve } from 'node:path'
 import { PassThrough, Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGzip } from 'node:zlib'
-import { BACKUP_MARK, DUMP_END, secretsFile } from './backup-file'
+import mysql from 'mysql2/promise'
+import { BACKUP_MARK, DUMP_END, secretsFile, takenLine } from './backup-file'
 import { secretsOf } from './database'
 import { clientArguments, reachDatabase } from './reach'
 import { readSettings } from './settings'
@@ -22,10 +23,16 @@ const TAIL = 200
 
 const DUMP = ['--single-transaction', '--quick', '--hex-blob', '--skip-lock-tables', '--no-tablespaces']
 
-/** @returns bytes of the dump. @throws Stop where the dump did not come to its end. */
-async function dumpTo(url: string, part: string): Promise<number> {
+/**
+ * @param logged whether the database writes a log, and the dump says where it goes on. @returns bytes of the dump.
+ * @throws Stop where the dump did not come to its end.
+ */
+async function dumpTo(url: string, part: string, logged: boolean): Promise<number> {
   const { args, env } = clientArguments(url),
-    dump = spawn('mariadb-dump', [args[0]!, ...DUMP, ...args.slice(1)], { env, stdio: ['ignore', 'pipe', 'pipe'] })
+    dump = spawn('mariadb-dump', [args[0]!, ...DUMP, ...(logged ? ['--master-data=2'] : []), ...args.slice(1)], {
+      env,
+      stdio: ['ignore', 'pipe', 'pipe']
+    })
   let said = '',
     tail = '',
     bytes = 0
@@ -39,7 +46,7 @@ async function dumpTo(url: string, part: string): Promise<number> {
       }
     }),
     marked = new PassThrough()
-  marked.write(BACKUP_MARK)
+  marked.write(BACKUP_MARK + takenLine(new Date()))
   const written = pipeline(marked, createGzip({ level: LEVEL }), createWriteStream(part, { mode: 0o600 }))
   await Promise.all([pipeline(dump.stdout, watched, marked), written])
   if ((await ended) !== 0 || !tail.includes(DUMP_END))
@@ -55,6 +62,13 @@ async function settle(part: string, file: string): Promise<void> {
   await rename(part, file)
 }
 
+async function writesLog(url: string): Promise<boolean> {
+  const connection = await mysql.createConnection({ uri: url })
+  const [[row]] = await connection.query<mysql.RowDataPacket[]>('SELECT @@log_bin AS log')
+  await connection.end()
+  return row!.log === 1
+}
+
 main(async () => {
   const [name, ...more] = process.argv.slice(2)
   if (!name || more.length) throw new Stop('bin/backup FILE: name the file that it goes into')
@@ -65,7 +79,8 @@ main(async () => {
   const settings = readSettings(process.env),
     database = await reachDatabase(settings)
   try {
-    const bytes = await dumpTo(database.url, part)
+    const logged = !settings.CRITICA_DATABASE_URL && (await writesLog(database.url)),
+      bytes = await dumpTo(database.url, part, logged)
     await settle(part, file)
     const session = settings.CRITICA_SECRET ?? secretsOf(settings.CRITICA_DATA).session
     writeFileSync(secretsFile(file), JSON.stringify({ session }), { mode: 0o600 })

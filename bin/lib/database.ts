@@ -17,6 +17,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import mysql from 'mysql2/promise'
+import { loggingArguments, logFolder } from './binary-log'
 import { endChild, endProcess, runs } from './processes'
 import { step, Stop } from './step'
 
@@ -26,6 +27,8 @@ export interface RunningDatabase {
   /** Of the account that brings the tables up to date. */
   readonly keeperUrl: string
   readonly process: ChildProcess
+  /** By which root reaches it, with the password of `secretsOf`. */
+  readonly socket: string
   stop(): Promise<void>
 }
 
@@ -115,19 +118,18 @@ function makeData(folder: string, data: string): void {
 }
 
 /**
- * What the server runs before it lets anybody in, at every start: its database, the two accounts that reach it from
+ * What the server runs before it lets anybody in, at every start, and no log holds: its database, the two accounts that reach it from
  * outside, each with what it needs, and no other. Only the socket is left to root, and with a password.
  */
-const setUp = ({
-  database: password,
-  keeper
-}: Secrets): string => `CREATE DATABASE IF NOT EXISTS critica CHARACTER SET utf8mb4;
+const setUp = ({ database: password, keeper }: Secrets): string => `SET SESSION sql_log_bin = 0;
+CREATE DATABASE IF NOT EXISTS critica CHARACTER SET utf8mb4;
 DELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host <> 'localhost');
 FLUSH PRIVILEGES;
 CREATE OR REPLACE USER critica@'127.0.0.1' IDENTIFIED BY '${password}';
 GRANT SELECT, INSERT, UPDATE, DELETE ON critica.* TO critica@'127.0.0.1';
 CREATE OR REPLACE USER critica_keeper@'127.0.0.1' IDENTIFIED BY '${keeper}';
 GRANT ALL ON critica.* TO critica_keeper@'127.0.0.1';
+GRANT BINLOG MONITOR ON *.* TO critica_keeper@'127.0.0.1';
 ALTER USER root@localhost IDENTIFIED BY '${password}';
 `
 
@@ -149,6 +151,10 @@ export async function startDatabase(folder: string, port: number, durable = true
   writeFileSync(first, setUp(secrets), { mode: 0o600 })
   userArguments(data)
   const socket = join(tmpdir(), `critica-${process.pid}-${port}.sock`)
+  if (durable) {
+    mkdirSync(logFolder(folder), { recursive: true, mode: 0o700 })
+    userArguments(logFolder(folder))
+  }
   const server = spawn(
     '/usr/sbin/mariadbd',
     [
@@ -163,7 +169,7 @@ export async function startDatabase(folder: string, port: number, durable = true
       '--max-allowed-packet=64M',
       '--skip-name-resolve',
       '--character-set-server=utf8mb4',
-      ...(durable ? [] : ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']),
+      ...(durable ? loggingArguments(folder) : ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']),
       ...user
     ],
     { stdio: 'ignore', detached: true }
@@ -178,7 +184,13 @@ export async function startDatabase(folder: string, port: number, durable = true
   } finally {
     rmSync(first, { force: true })
   }
-  return { url, keeperUrl: urlOf('critica_keeper', secrets.keeper), process: server, stop: () => endChild(server) }
+  return {
+    url,
+    keeperUrl: urlOf('critica_keeper', secrets.keeper),
+    process: server,
+    socket,
+    stop: () => endChild(server)
+  }
 }
 
 async function whenUp(server: ChildProcess, url: string, data: string): Promise<void> {

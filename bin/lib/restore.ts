@@ -7,24 +7,29 @@ import { createReadStream, existsSync, readFileSync, writeFileSync } from 'node:
 import { join, resolve } from 'node:path'
 import { Writable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
+import { parseArgs } from 'node:util'
 import { createGunzip } from 'node:zlib'
 import mysql from 'mysql2/promise'
-import { BACKUP_MARK, DUMP_END, secretsFile } from './backup-file'
+import { BACKUP_MARK, DUMP_END, secretsFile, takenIn } from './backup-file'
 import { secretsOf } from './database'
-import { clientArguments, reachDatabase } from './reach'
+import { filesFrom, placeIn, replay } from './binary-log'
+import { clientArguments, reachDatabase, type Reached } from './reach'
 import { readSettings } from './settings'
 import { main, step, Stop } from './step'
 
 const TAIL = 200
 
-/** Read through once. @throws Stop where it is no whole backup of ours. */
-async function refuseUnlessWhole(file: string): Promise<void> {
+/** In so much of its beginning a dump says where the log goes on. */
+const HEAD = 8000
+
+/** Read through once. @returns how it begins. @throws Stop where it is no whole backup of ours. */
+async function refuseUnlessWhole(file: string): Promise<string> {
   if (!existsSync(file)) throw new Stop(`${file} is not there`)
   let head = '',
     tail = ''
   const look = new Writable({
     write(chunk: Buffer, _, next) {
-      if (head.length < BACKUP_MARK.length) head += chunk.subarray(0, BACKUP_MARK.length).toString('latin1')
+      if (head.length < HEAD) head += chunk.subarray(0, HEAD).toString('latin1')
       tail = (tail + chunk.subarray(-TAIL).toString('latin1')).slice(-TAIL)
       next()
     }
@@ -34,6 +39,7 @@ async function refuseUnlessWhole(file: string): Promise<void> {
   })
   if (!head.startsWith(BACKUP_MARK)) throw new Stop(`${file} is no backup of Critica’s. Nothing was changed.`)
   if (!tail.includes(DUMP_END)) throw new Stop(`${file} breaks off before its end. Nothing was changed.`)
+  return head
 }
 
 const tablesOf = async (connection: mysql.Connection): Promise<string[]> => {
@@ -75,18 +81,67 @@ function putSecrets(file: string, folder: string): void {
     step(`CRITICA_SECRET is another: start with CRITICA_SECRET_OLD as ${secretsFile(file)} has it`)
 }
 
+const USE = 'bin/restore FILE [--log FOLDER [--until 2026-11-30T14:05Z]]: name the backup'
+
+interface Wanted {
+  readonly file: string
+  /** Of the log's files, where what was written after the backup is wanted too. */
+  readonly log: string | null
+  readonly until: Date | null
+}
+
+/** @throws Stop where it cannot be understood. */
+function wanted(): Wanted {
+  const parse = () =>
+    parseArgs({ allowPositionals: true, options: { log: { type: 'string' }, until: { type: 'string' } } })
+  let found: ReturnType<typeof parse>
+  try {
+    found = parse()
+  } catch {
+    throw new Stop(USE)
+  }
+  const { positionals, values } = found,
+    at = (path: string): string => resolve(process.env.CALLED_FROM ?? '.', path)
+  if (positionals.length !== 1 || (values.until && !values.log)) throw new Stop(USE)
+  const until = values.until === undefined ? null : new Date(values.until)
+  if (until && Number.isNaN(until.getTime()))
+    throw new Stop(`--until ${values.until} is no moment; write it like 2026-11-30T14:05Z`)
+  return { file: at(positionals[0]!), log: values.log === undefined ? null : at(values.log), until }
+}
+
+/** Where the log goes on from a backup, and its files. @throws Stop where the two do not belong together. */
+function logOf(head: string, { log, until }: Wanted): Pick<Parameters<typeof replay>[0], 'files' | 'from'> | null {
+  if (log === null) return null
+  const from = placeIn(head),
+    taken = takenIn(head)
+  if (!from)
+    throw new Stop('the backup does not say where a log goes on: its database wrote none. Nothing was changed.')
+  if (until && taken && until < taken)
+    throw new Stop(
+      `the backup is of ${taken.toISOString()}, after that moment: take an older one. Nothing was changed.`
+    )
+  return { from, files: filesFrom(log, from) }
+}
+
+/** Who may write by a log. @throws Stop where that is nobody of ours. */
+function writer({ url, root }: Reached): Pick<Parameters<typeof replay>[0], 'into' | 'args' | 'env'> {
+  if (!root) throw new Stop('a log goes into a database of Critica’s own that does not run: stop it first')
+  const into = new URL(url).pathname.slice(1)
+  return { into, args: [...root.args, into], env: root.env }
+}
+
 main(async () => {
-  const [name, ...more] = process.argv.slice(2)
-  if (!name || more.length) throw new Stop('bin/restore FILE: name the backup')
-  const file = resolve(process.env.CALLED_FROM ?? '.', name)
-  await refuseUnlessWhole(file)
+  const asked = wanted(),
+    { file, until } = asked,
+    since = logOf(await refuseUnlessWhole(file), asked)
   const settings = readSettings(process.env),
     database = await reachDatabase(settings)
   const connection = await mysql.createConnection({ uri: database.url }).catch((error: Error) => {
     throw new Stop(`the database does not answer: ${error.message}`)
   })
   try {
-    const there = await tablesOf(connection)
+    const by = since && writer(database),
+      there = await tablesOf(connection)
     if (there.length)
       throw new Stop(
         `the database holds ${there.length} tables already, and nothing of it was changed: `
@@ -94,12 +149,15 @@ main(async () => {
       )
     try {
       await put(database.url, file)
+      if (since && by) await replay({ ...since, until, ...by })
     } catch (error) {
       await takeOut(connection)
       throw error
     }
     putSecrets(file, settings.CRITICA_DATA)
-    step(`${file} is in the database; bin/start brings it up to date and serves it`)
+    step(
+      `${file} is in the database${since ? `, and what was written since${until ? ` until ${until.toISOString()}` : ''}` : ''}; bin/start brings it up to date and serves it`
+    )
   } finally {
     await connection.end().catch(() => {})
     await database.leave()

@@ -26,14 +26,25 @@ export interface Blob {
   readonly bytes: Buffer
 }
 
+/**
+ * Writes bytes where they lie from now on. @param settle makes them somebody's, in a transaction, and says whether it
+ * did: where not, they stay loose, and go. It may run more than once.
+ */
+export async function keepBytes(
+  source: Source,
+  settle: (connection: Db, where: rows.Stored) => Promise<boolean>
+): Promise<void> {
+  const where = { place: newPlace(), stored: randomUUID().replaceAll('-', '') }
+  await rows.insertLoose(db(), where)
+  await placeOf(where.place).write(where.stored, source)
+  if (!(await transaction(connection => settle(connection, where)))) await rows.letGo(db(), where.stored)
+}
+
 async function keepBlob({ sha256, mediaType, size, from }: NewBlob): Promise<void> {
   if (await rows.findBlob(db(), sha256)) return
-  const place = newPlace(),
-    stored = randomUUID().replaceAll('-', '')
-  await rows.insertLoose(db(), { stored, place })
-  await placeOf(place).write(stored, { from, size })
-  // Where somebody kept the same meanwhile, these stay loose, and go.
-  await transaction(connection => rows.settleBlob(connection, { sha256, mediaType, size, stored, place }))
+  await keepBytes({ from, size }, (connection, where) =>
+    rows.settleBlob(connection, { sha256, mediaType, size, ...where })
+  )
 }
 
 type Work<T> = (connection: Db) => Promise<T>
@@ -64,9 +75,9 @@ export async function withBlobs<T>(
   }
 }
 
-/** @param blob whose bytes are sent, from `start` to before `end`. */
+/** @param of what is sent, from `start` to before `end`. */
 export const streamOf = (
-  { stored, place, size }: rows.KeptBlob,
+  { stored, place, size }: rows.Stored & { readonly size: number },
   { start, end }: { readonly start: number; readonly end: number } = { start: 0, end: size }
 ): Readable => Readable.from(placeOf(place).read(stored, start, end), { objectMode: false })
 

@@ -1,5 +1,6 @@
 /** Bytes that nothing points at any more, or not yet: taken away by whichever server comes to it. */
 import * as rows from '../db/pieces/blobs'
+import { deleteOldExports } from '../db/pieces/exports'
 import { db, transaction } from '../db/pool'
 import { placeOf } from './places'
 
@@ -28,6 +29,7 @@ export function sweepLoose(stopped: AbortSignal): void {
   const timer = setInterval(() => {
     void (async () => {
       if (sweeps++ % SELDOM === 0) await dropAbandoned()
+      await transaction(deleteOldExports)
       await takeAwayLoose()
     })().catch(() => {})
   }, SWEEP_MS)

@@ -1,10 +1,8 @@
 /** A kept picture, sent to who may see it: a browser may keep it, and asks each time whether it may still show it. */
-import { once } from 'node:events'
 import type { Readable } from 'node:stream'
 import { getRequestHeader, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import { parse } from 'range-parser'
 import { streamOf } from '../blobs/blobs'
-import type { KeptBlob } from '../db/pieces/blobs'
 import { keptPicture } from '../services/pieces/pictures'
 import { streamed } from './stream'
 
@@ -21,21 +19,13 @@ export async function sendPicture(event: H3Event, sha256: string): Promise<Reada
   setResponseHeader(event, 'content-type', blob.mediaType)
   setResponseHeader(event, 'accept-ranges', 'bytes')
   const part = partOf(event, blob.size, etag)
-  return part === null ? '' : sent(event, blob, part)
+  return part === null ? '' : streamed(event, streamOf(blob, part), part.end - part.start)
 }
 
 interface Part {
   /** The first byte, and the one after the last. */
   readonly start: number
   readonly end: number
-}
-
-/** As it is read, part by part: a large picture is never whole in memory. What cannot be read is said beforehand. */
-async function sent(event: H3Event, blob: KeptBlob, part: Part): Promise<Readable> {
-  const bytes = streamed(event, streamOf(blob, part))
-  await once(bytes, 'readable')
-  setResponseHeader(event, 'content-length', part.end - part.start)
-  return bytes
 }
 
 /** What the parser says of a header that says nothing: it is as good as none. */

@@ -5,7 +5,7 @@ import { sweepLoose } from '../blobs/loose'
 import { closePool, openPool } from '../db/pool'
 import { startErasing, stopErasing } from '../services/house/erasing'
 import { startReminding, stopReminding } from '../services/exercises/reminding'
-import { dropExports } from '../services/exports/export-jobs'
+import { resumeMaking, stopMaking } from '../services/exports/making'
 import { resumeMeasuring, stopMeasuring } from '../services/pieces/measuring'
 import { startStripping, stopStripping } from '../services/pieces/stripping'
 import { startResealing } from '../services/entering/resealing'
@@ -44,6 +44,7 @@ export default defineNitroPlugin(nitro => {
   openScratch()
   openWorkers(workerFolder())
   resumeMeasuring()
+  resumeMaking()
   const stopped = new AbortController()
   if (!settings().CRITICA_MEASURE_ONLY) startServing(stopped.signal)
   nitro.hooks.hook('close', async () => {
@@ -54,7 +55,7 @@ export default defineNitroPlugin(nitro => {
     await Promise.race([stopFetching(), wait(STOP_MS, undefined, { ref: false })])
     await stopMeasuring(STOP_MS)
     await Promise.race([stopStripping(), wait(STOP_MS, undefined, { ref: false })])
-    dropExports()
+    await stopMaking()
     closeWorkers()
     closeScratch()
     await Promise.race([stopPosting().then(closePool), wait(STOP_MS, undefined, { ref: false })])

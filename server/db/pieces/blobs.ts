@@ -76,6 +76,11 @@ export async function listLoose(db: Db, seconds: number): Promise<Stored[]> {
   return rows.map(mapStored)
 }
 
+/** Nobody's, and nobody writes it any more. */
+export async function letGo(db: Db, stored: string): Promise<void> {
+  await db.execute('UPDATE loose_bytes SET since = NULL WHERE stored = ?', [stored])
+}
+
 export async function deleteLoose(db: Db, stored: string): Promise<void> {
   await db.execute('DELETE FROM loose_bytes WHERE stored = ?', [stored])
 }

@@ -8,7 +8,7 @@ import { db, transaction, type Db } from '../../db/pool'
 import { ownPiece, pieceTo } from '../access'
 import { audit } from '../house/audit'
 import { tellAnswer, tellQuestion, tellWithdrawn } from '../mail/mail'
-import { dropExportsOf } from '../exports/export-jobs'
+import { deleteExportsOf } from '../../db/pieces/exports'
 import { wakeMeasuring } from '../pieces/measuring'
 
 async function held(connection: Db, submissionId: number) {
@@ -23,6 +23,8 @@ export async function withdrawCritique(account: Account, submissionId: number): 
   await transaction(async connection => {
     await held(connection, submissionId)
     await markWithdrawn(connection, submissionId)
+    // Nothing that the learner made of it outlives its being taken back.
+    await deleteExportsOf(connection, piece.learner.id, submissionId)
     // What its class goes by may have changed since.
     await askAgain(connection, submissionId)
     await tellWithdrawn(connection, piece)
@@ -30,7 +32,6 @@ export async function withdrawCritique(account: Account, submissionId: number): 
     await audit(connection, { action: 'withdrawn', actorId: account.id, accountId: learner.id, classId, submissionId })
   })
   wakeMeasuring()
-  await dropExportsOf(piece.learner.id, submissionId)
 }
 
 /** One question back. @throws AppError when one was asked already. */

@@ -12,7 +12,7 @@ import { listInstructors } from '../../db/classes/memberships'
 import { db, transaction, type Db } from '../../db/pool'
 import { takeAwayLoose } from '../../blobs/loose'
 import { audit } from './audit'
-import { dropExportsAbout } from '../exports/export-jobs'
+import { deleteExportsAbout, deleteExportsBy } from '../../db/pieces/exports'
 import { keysOf } from '../entering/guesses'
 import { tellErasure, tellErasureUndone } from '../mail/mail'
 import { logError } from '../../log'
@@ -51,21 +51,21 @@ async function refuseNeeded(connection: Db, { id, roles }: Account): Promise<voi
 
 /** Everything of a person's, in one transaction. */
 async function erase(connection: Db, who: Account, actorId: number | null): Promise<void> {
+  const pieces = await rows.submissionsOf(connection, who.id)
   await rows.countErased(connection, who.id)
-  await rows.deleteSubmissions(connection, await rows.submissionsOf(connection, who.id))
+  await deleteExportsAbout(connection, pieces)
+  await deleteExportsBy(connection, who.id)
+  await rows.deleteSubmissions(connection, pieces)
   await rows.deleteAccount(connection, { id: who.id, name: who.name, tries: keysOf(loginOf(who)) })
   await audit(connection, { action: 'erased', actorId, accountId: who.id })
 }
 
 export async function eraseNow(personId: number, actorId: number | null): Promise<void> {
-  const pieces = await transaction(async connection => {
+  await transaction(async connection => {
     const who = await person(connection, personId)
     await refuseNeeded(connection, who)
-    const found = await rows.submissionsOf(connection, personId)
     await erase(connection, who, actorId)
-    return found
   })
-  await dropExportsAbout(pieces, personId)
   await takeAwayLoose()
 }
 
@@ -131,15 +131,15 @@ export async function sweepErasures(): Promise<void> {
 
 /** Everything that a demo brought, and whatever was done with it since. */
 export async function removeDemo(actorId: number | null): Promise<void> {
-  const pieces = await transaction(async connection => {
-    const classes = await rows.demoClasses(connection),
-      found = (await Promise.all(classes.map(id => rows.submissionsIn(connection, id)))).flat()
-    for (const id of classes) await rows.deleteClass(connection, id)
+  await transaction(async connection => {
+    for (const id of await rows.demoClasses(connection)) {
+      await deleteExportsAbout(connection, await rows.submissionsIn(connection, id))
+      await rows.deleteClass(connection, id)
+    }
     for (const id of await rows.demoAccounts(connection)) await erase(connection, await person(connection, id), actorId)
     await audit(connection, { action: 'demo-removed', actorId })
-    return found
   })
-  await dropExportsAbout(pieces, null)
+  await takeAwayLoose()
 }
 
 const SWEEP_MS = 3_600_000

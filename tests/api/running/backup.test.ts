@@ -12,7 +12,8 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { freePort, startDatabase, type RunningDatabase } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
 import { startServer } from '../../../bin/lib/serve'
-import { Person } from '../client'
+import { House } from '../../house'
+import { Person, picture } from '../client'
 
 const folder = mkdtempSync(join(tmpdir(), 'critica-backup-'))
 const at = (name: string): string => join(folder, name)
@@ -27,8 +28,8 @@ async function house(name: string): Promise<{ url: string; keeperUrl: string; en
 }
 /** A person's environment, without what these tests go by. */
 const plain = Object.fromEntries(Object.entries(process.env).filter(([name]) => !name.startsWith('CRITICA_')))
-function run(command: 'backup' | 'restore', file: string, env: Record<string, string>) {
-  const { status, stdout, stderr } = spawnSync(`bin/${command}`, [file], {
+function run(command: 'backup' | 'restore', file: string, env: Record<string, string>, ...words: string[]) {
+  const { status, stdout, stderr } = spawnSync(`bin/${command}`, [file, ...words], {
     encoding: 'utf8',
     env: { ...plain, ...env }
   })
@@ -118,3 +119,43 @@ it.each([
   },
   60_000
 )
+
+it('goes on to the moment before a mistake by the log of its database, and not past it', async () => {
+  const served = await House.open(),
+    learner = await served.signedIn('learner-0'),
+    own = { CRITICA_DATA: served.folder, CRITICA_DATABASE_PORT: new URL(served.database.url).port }
+  try {
+    await learner.handIn(await picture(300, 200), { title: 'Before' })
+    await served.allMeasured()
+    expect(run('backup', at('moment.gz'), own)).toMatchObject({ status: 0 })
+    await learner.handIn(await picture(310, 200), { title: 'After' })
+    await served.allMeasured()
+    // What is done to it is done: nothing else writes from here on.
+    await endChild(served.server, 5000)
+    const before = await rowsOf(served.database.keeperUrl),
+      until = new Date(Math.ceil(Date.now() / 1000) * 1000)
+    await new Promise(resolve => setTimeout(resolve, until.getTime() - Date.now() + 1100))
+    const connection = await served.connect()
+    await connection.query('DELETE FROM measurements')
+    await connection.query("UPDATE submissions SET title = 'Spoilt'")
+    await connection.end()
+    await served.database.stop()
+
+    const log = join(served.folder, 'binlog'),
+      into = async (name: string) => ({ CRITICA_DATA: at(name), CRITICA_DATABASE_PORT: String(await freePort()) }),
+      restored = await into('moment')
+    const refused = run('restore', at('moment.gz'), restored, '--log', log, '--until', '2001-01-01')
+    expect(refused).toMatchObject({ status: 1, said: expect.stringContaining('take an older one') })
+    expect(run('restore', at('moment.gz'), restored, '--log', folder)).toMatchObject({
+      status: 1,
+      said: expect.stringContaining('in which the log goes on')
+    })
+    const put = run('restore', at('moment.gz'), restored, '--log', log, '--until', until.toISOString())
+    expect(put.status, put.said).toBe(0)
+    const database = await startDatabase(at('moment'), Number(restored.CRITICA_DATABASE_PORT))
+    databases.push(database)
+    expect(await rowsOf(database.keeperUrl)).toEqual(before)
+  } finally {
+    await served.close()
+  }
+}, 120_000)

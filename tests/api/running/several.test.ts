@@ -5,13 +5,14 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { closeSync, openSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { unzipSync } from 'fflate'
 import mysql from 'mysql2/promise'
 import { Secret, TOTP } from 'otpauth'
 import { afterAll, afterEach, beforeAll, expect, it, vi } from 'vitest'
 import { freePort, secretsOf } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
 import { ownerLink, startServer, type ServerOptions } from '../../../bin/lib/serve'
-import { House, PASSWORD } from '../../house'
+import { House, PASSWORD, until } from '../../house'
 import { Person, picture } from '../client'
 
 let house: House, first: string
@@ -58,6 +59,40 @@ it('one that only measures does what waits, says that it is ready, and serves no
   }
   expect(await (await house.signedIn('learner-0')).measured(id)).toMatchObject({ state: 'done' })
 }, 60_000)
+
+it('an export asked of one is made by another when the first is lost, and given by any', async () => {
+  const learner = await house.signedIn('learner-0'),
+    { id } = await (await learner.handIn(await picture(1600, 1200))).json()
+  await learner.measured(id)
+  const other = await another(),
+    instructor = await house.signedIn('instructor-0'),
+    there = Object.assign(new Person(other), { cookie: instructor.cookie })
+  const begun = await (await instructor.json('POST', `/submissions/${id}/exports`, { name: 'layers.ora' })).json(),
+    at = `/submissions/${id}/exports/${begun.id}`
+  house.server.kill('SIGKILL')
+  try {
+    await until('made', async () => (await (await there.fetch(at)).json()).state === 'done', 40_000)
+    const file = await there.fetch(`${at}/file`),
+      bytes = new Uint8Array(await file.arrayBuffer())
+    expect([file.headers.get('content-length'), Object.keys(unzipSync(bytes))[0]]).toEqual([
+      `${bytes.length}`,
+      'mimetype'
+    ])
+  } finally {
+    await house.startServer()
+  }
+  // Thrown away by one, it is nowhere, and its bytes are gone.
+  expect((await instructor.json('DELETE', at)).status).toBe(200)
+  expect((await there.fetch(`${at}/file`)).status).toBe(404)
+  const connection = await house.connect()
+  await until('its bytes are gone', async () => {
+    const [rows] = await connection.query<mysql.RowDataPacket[]>(
+      'SELECT 1 FROM blob_parts WHERE stored NOT IN (SELECT stored FROM blobs)'
+    )
+    return rows.length === 0
+  })
+  await connection.end()
+}, 90_000)
 
 it('is not started without a database to measure for, nor by a word that nobody knows', async () => {
   const { CRITICA_DATABASE_URL, CRITICA_SECRET, CRITICA_TEST_ORIGIN, CRITICA_MAIL_AUTHSERV, ...env } = process.env
