@@ -1,0 +1,124 @@
+/**
+ * `npm run desk`: the desk of a class with 5,000 pieces beside that of one with 50, on a server of their own: how long
+ * what a desk asks takes, and whether the database goes through more than it has to.
+ */
+import type { RowDataPacket } from 'mysql2/promise'
+import { countShelves, listShelf } from '../../server/db/lists'
+import type { Db } from '../../server/db/pool'
+import { picture, type Person } from '../api/client'
+import { House } from '../house'
+import { conclude, figure, quantile } from './figures'
+
+const FEW = 50,
+  MANY = 5000,
+  ROUNDS = 40
+const SHELVES = ['review', 'released', 'exercises'] as const
+
+const house = await House.open({ instructors: 2, learners: 2 })
+const connection = await house.connect()
+/** A piece of each learner's own, measured; every other one is made after it. */
+const first = await Promise.all(
+  [0, 1].map(async i => {
+    const learner = await house.signedIn(`learner-${i}`),
+      answer = await learner.handIn(await picture(200, 150), { classId: `${house.classOf(i)}` }),
+      { id } = (await answer.json()) as { id: number }
+    return id
+  })
+)
+await house.allMeasured()
+
+/** Six of ten wait, three are released, one answers an exercise. */
+async function fill(model: number, count: number): Promise<void> {
+  const each = `FROM seq_1_to_${count - 1} q JOIN submissions s ON s.id = ?`
+  const [made] = await connection.query<RowDataPacket[]>('SELECT MAX(id) AS last FROM submissions'),
+    last = Number(made[0]!.last)
+  await connection.query(
+    `INSERT INTO assignments (submission_id, exercise, due_on, learner_id, class_id)
+     SELECT NULL, 'opposites', '2027-01-01', s.learner_id, s.class_id ${each} WHERE q.seq % 10 = 0`,
+    [model]
+  )
+  const [[{ from }]] = (await connection.query<RowDataPacket[]>(
+    'SELECT MIN(x.id) AS `from` FROM assignments x JOIN submissions s ON s.learner_id = x.learner_id WHERE s.id = ?',
+    [model]
+  )) as unknown as [[{ from: number }]]
+  await connection.query(
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, assignment_id, handed_in_at)
+     SELECT s.class_id, s.learner_id, s.picture_id, CONCAT('Piece ', q.seq), s.stage,
+       IF(q.seq % 10 = 0, ? + q.seq DIV 10 - 1, NULL), s.handed_in_at + INTERVAL q.seq MINUTE ${each}`,
+    [from, model]
+  )
+  await connection.query(
+    `INSERT INTO critiques (submission_id, state, works, verdict)
+     SELECT id, IF(title RLIKE '[789]$', 'released', 'draft'), '', '' FROM submissions WHERE id > ?`,
+    [last]
+  )
+  await connection.query(
+    `INSERT INTO measurements (submission_id, state, report_version, report, extras, fingerprint, updated_at)
+     SELECT t.id, m.state, m.report_version, m.report, m.extras, m.fingerprint, m.updated_at FROM submissions t
+     JOIN measurements m ON m.submission_id = ? WHERE t.id > ?`,
+    [model, last]
+  )
+}
+const took = async (who: Person, path: string): Promise<number> => {
+  const from = performance.now(),
+    answer = await who.fetch(path)
+  await answer.arrayBuffer()
+  if (!answer.ok) throw new Error(`${path}: ${answer.status}`)
+  return performance.now() - from
+}
+
+/** What a desk asks, of few and of many by turns. */
+async function timed(): Promise<void> {
+  const instructors = [await house.signedIn('instructor-0'), await house.signedIn('instructor-1')]
+  for (const path of ['/shelves', ...SHELVES.map(shelf => `/submissions?shelf=${shelf}`)]) {
+    const times: [number[], number[]] = [[], []]
+    for (let round = 0; round < ROUNDS; round++)
+      for (const i of [0, 1] as const) times[i].push(await took(instructors[i]!, path))
+    const [few, many] = times.map(t => quantile(t, 0.5)) as [number, number]
+    console.log(`${path}: ${few.toFixed(1)} ms of ${FEW}, ${many.toFixed(1)} ms of ${MANY}`)
+    figure(`${path}, ${MANY} over ${FEW}`, { value: many / few, most: 1.5 })
+  }
+}
+
+/** What is asked of the database, and what it would go through for it. */
+async function planned(): Promise<void> {
+  const [[found]] = await connection.query<RowDataPacket[]>(
+      "SELECT id FROM accounts WHERE email = 'instructor-1@house.example'"
+    ),
+    staffId = found!.id as number,
+    asked: [sql: string, values: unknown][] = []
+  const noted: Db = {
+    execute: (sql, values) => {
+      asked.push([sql, values])
+      return connection.execute(sql, values) as never
+    }
+  }
+  const window = { after: null, most: 40 }
+  for (const shelf of SHELVES) await listShelf(noted, { staffId, classId: null, shelf, window })
+  await countShelves(noted, staffId, null)
+  for (const [sql, values] of asked) {
+    const [plan] = await connection.query<RowDataPacket[]>(`EXPLAIN ${sql}`, values as never)
+    console.log(sql.replace(/\s+/g, ' ').slice(0, 90))
+    for (const { table, type, key, rows, Extra } of plan) console.log(`   ${table} ${type} ${key} ${rows} ${Extra}`)
+    figure('   tables gone through from end to end', {
+      value: plan.filter(step => step.type === 'ALL' && Number(step.rows) > FEW).length,
+      most: 0
+    })
+  }
+}
+
+async function compared(): Promise<void> {
+  await fill(first[0]!, FEW)
+  await fill(first[1]!, MANY)
+  await connection.query('ANALYZE TABLE submissions, critiques, measurements, assignments')
+  await timed()
+  await planned()
+}
+
+try {
+  await compared()
+} finally {
+  await connection.end()
+  await house.close()
+}
+conclude()
