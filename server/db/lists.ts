@@ -12,17 +12,11 @@ import {
 import type { Db, Row } from './pool'
 import { COLUMNS, FROM, mapPiece } from './pieces/submissions'
 
-/**
- * What hangs on each shelf: pieces to review, the latest hand-in of each exercise that nobody has answered, what is
- * released.
- */
+/** What hangs on each shelf (`pieces/shelves`), each by an index of its class. An open call's is all of its class. */
 const SHELF: Readonly<Record<Shelf, string>> = {
-  review: "COALESCE(k.state, 'draft') = 'draft' AND s.assignment_id IS NULL",
-  exercises: `s.assignment_id IS NOT NULL AND EXISTS (SELECT 1 FROM assignments x WHERE x.id = s.assignment_id
-    AND x.confirmed_at IS NULL
-      AND x.returned_at IS NULL AND x.withdrawn_at IS NULL)
-    AND NOT EXISTS (SELECT 1 FROM submissions n WHERE n.assignment_id = s.assignment_id AND n.id > s.id)`,
-  released: "k.state = 'released'",
+  review: "s.waits = 'review'",
+  exercises: "s.waits = 'exercises'",
+  released: 's.released = TRUE',
   call: 'EXISTS (SELECT 1 FROM calls o WHERE o.class_id = s.class_id)'
 }
 
@@ -44,14 +38,24 @@ function mapListed(row: Row): ListedSubmission {
 /** The classes that somebody helps to teach. */
 export const TAUGHT =
   "SELECT v.class_id FROM memberships v WHERE v.account_id = ? AND v.role IN ('instructor', 'assistant')"
-/** One of them, where one is asked for; without, all but those of open calls, which have shelves of their own. */
-const OF = 'IF(? IS NULL, NOT EXISTS (SELECT 1 FROM calls o WHERE o.class_id = s.class_id), s.class_id = ?)'
-
-const LISTED = `SELECT ${COLUMNS}, m.state, m.fingerprint, m.reason, ${TALKED} AS talked ${FROM}`
+const LISTED_COLUMNS = `${COLUMNS}, m.state, m.fingerprint, m.reason, ${TALKED} AS talked`
+const LISTED = `SELECT ${LISTED_COLUMNS} ${FROM}`
 
 export interface Window {
   readonly after: number | null
   readonly most: number
+}
+
+const marks = (values: readonly unknown[]): string => values.map(() => '?').join(', ')
+
+/**
+ * The classes that somebody helps to teach: one of them, where one is asked for; without, all but those of open calls,
+ * which have shelves of their own.
+ */
+async function classesOf(db: Db, staffId: number, classId: number | null): Promise<number[]> {
+  const which = classId === null ? 'NOT EXISTS (SELECT 1 FROM calls o WHERE o.class_id = v.class_id)' : 'v.class_id = ?'
+  const [rows] = await db.execute<Row[]>(`${TAUGHT} AND ${which}`, [staffId, ...(classId === null ? [] : [classId])])
+  return rows.map(row => row.class_id as number)
 }
 
 /** Oldest first: the order in which they are worked. Released ones latest first. */
@@ -64,16 +68,21 @@ export async function listShelf(
     window: { after, most }
   }: { readonly staffId: number; readonly classId: number | null; readonly shelf: Shelf; readonly window: Window }
 ): Promise<ListedSubmission[]> {
+  const classes = await classesOf(db, staffId, classId)
+  if (classes.length === 0) return []
   const latest = shelf === 'released',
     [past, order] = latest ? ['<', 'DESC'] : ['>', 'ASC']
   const behind =
     after === null
       ? ''
       : `AND (s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
+  // Which they are, the index tells; only for those is anything else looked up.
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.class_id IN (${TAUGHT}) AND ${OF} AND ${SHELF[shelf]} ${behind}
-     ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}`,
-    [staffId, classId, classId, ...(after === null ? [] : [after])]
+    `SELECT ${LISTED_COLUMNS} ${FROM} JOIN (
+       SELECT s.id FROM submissions s WHERE s.class_id IN (${marks(classes)}) AND ${SHELF[shelf]} ${behind}
+       ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}) w ON w.id = s.id
+     ORDER BY s.handed_in_at ${order}, s.id ${order}`,
+    [...classes, ...(after === null ? [] : [after])]
   )
   return rows.map(mapListed)
 }
@@ -91,7 +100,7 @@ export async function listOwn(db: Db, learnerId: number, { after, most }: Window
 export async function listSome(db: Db, accountId: number, ids: readonly number[]): Promise<ListedSubmission[]> {
   if (ids.length === 0) return []
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.id IN (${ids.map(() => '?').join(', ')}) AND (s.class_id IN (${TAUGHT}) OR s.learner_id = ?)`,
+    `${LISTED} WHERE s.id IN (${marks(ids)}) AND (s.class_id IN (${TAUGHT}) OR s.learner_id = ?)`,
     [...ids, accountId, accountId]
   )
   return rows.map(row => ({ ...mapListed(row), ...(row.learner_id === accountId ? { spentMinutes: 0 } : {}) }))
@@ -103,19 +112,37 @@ export async function countShelves(
   staffId: number,
   classId: number | null
 ): Promise<Omit<ShelfTotals, 'calls' | 'byMail'>> {
-  const [rows] = await db.execute<Row[]>(
-    `SELECT SUM(${SHELF.review}) AS review, SUM(${SHELF.exercises}) AS exercises, SUM(${SHELF.released}) AS released,
-       SUM(IF(${SHELF.review}, GREATEST(0, c.budget_minutes - FLOOR(COALESCE(k.seconds, 0) / 60)), 0)) AS minutes,
-       MIN(IF(${SHELF.review}, s.handed_in_at, NULL)) AS oldest
-     FROM submissions s JOIN classes c ON c.id = s.class_id LEFT JOIN critiques k ON k.submission_id = s.id 
-     WHERE s.class_id IN (${TAUGHT}) AND ${OF}`,
-    [staffId, classId, classId]
-  )
-  const { review, exercises, released, minutes, oldest } = rows[0]!
+  const classes = await classesOf(db, staffId, classId),
+    of = `s.class_id IN (${marks(classes)})`
+  if (classes.length === 0) return { counts: { review: 0, exercises: 0, released: 0 }, minutes: 0, oldest: null }
+  const [[waiting], [released], [begun]] = await Promise.all([
+    db.execute<Row[]>(
+      `SELECT s.class_id, s.waits, c.budget_minutes, COUNT(*) AS n, MIN(s.handed_in_at) AS oldest
+       FROM submissions s JOIN classes c ON c.id = s.class_id WHERE ${of} AND s.waits IS NOT NULL
+       GROUP BY s.class_id, s.waits`,
+      classes
+    ),
+    db.execute<Row[]>(`SELECT COUNT(*) AS n FROM submissions s WHERE ${of} AND s.released = TRUE`, classes),
+    // Only what was begun has taken any of its minutes.
+    db.execute<Row[]>(
+      `SELECT COALESCE(SUM(LEAST(c.budget_minutes, FLOOR(k.seconds / 60))), 0) AS minutes FROM critiques k
+       JOIN submissions s ON s.id = k.submission_id JOIN classes c ON c.id = s.class_id
+       WHERE k.state = 'draft' AND k.seconds >= 60 AND ${of} AND s.waits = 'review'`,
+      classes
+    )
+  ])
+  const review = waiting.filter(row => row.waits === 'review'),
+    count = (rows: readonly Row[]): number => rows.reduce((sum, row) => sum + Number(row.n), 0),
+    oldest = review.map(row => (row.oldest as Date).toISOString()).sort()
   return {
-    counts: { review: Number(review), exercises: Number(exercises), released: Number(released) },
-    minutes: Number(minutes),
-    oldest: (oldest as Date | null)?.toISOString() ?? null
+    counts: {
+      review: count(review),
+      exercises: count(waiting.filter(row => row.waits === 'exercises')),
+      released: count(released)
+    },
+    minutes:
+      review.reduce((sum, row) => sum + Number(row.n) * (row.budget_minutes as number), 0) - Number(begun[0]!.minutes),
+    oldest: oldest[0] ?? null
   }
 }
 

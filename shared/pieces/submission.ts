@@ -56,7 +56,8 @@ export const handInSchema = z.object({
 })
 export type HandIn = z.infer<typeof handInSchema>
 
-const underWay = z.object({ state: z.enum(['queued', 'measuring']) }),
+/** @property waiting how many pictures wait, this one among them; told where pieces are listed. */
+const underWay = z.object({ state: z.enum(['queued', 'measuring']), waiting: z.int().optional() }),
   failed = z.object({ state: z.literal('failed'), reason: z.string() })
 export const measurementSchema = z.discriminatedUnion('state', [
   underWay,

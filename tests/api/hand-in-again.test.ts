@@ -1,6 +1,7 @@
 /** A hand-in that is sent twice, too often, or into a queue that is full. */
 import type { Connection } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { piecePageSchema } from '../../shared/pieces/submission'
 import { database, Person, picture } from './client'
 
 let ada: Person, connection: Connection
@@ -54,6 +55,10 @@ it('after two hundred of a day waits until tomorrow, and for a queue of half an 
        ORDER BY id DESC LIMIT 1100`
     )
     expect(await send()).toEqual([503, expect.stringMatching(/\d+ pictures wait to be measured/)])
+    // Whoever has one among them is told with how many it waits.
+    const { items } = piecePageSchema.parse(await (await guest.fetch('/submissions')).json())
+    const { measurement } = items[0]!
+    expect([measurement.state, 'waiting' in measurement && measurement.waiting! > 900]).toEqual(['queued', true])
   } finally {
     await away()
   }

@@ -42,9 +42,11 @@ async function fill(model: number, count: number): Promise<void> {
     [model]
   )) as unknown as [[{ from: number }]]
   await connection.query(
-    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, assignment_id, handed_in_at)
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, assignment_id, handed_in_at,
+       waits, released)
      SELECT s.class_id, s.learner_id, s.picture_id, CONCAT('Piece ', q.seq), s.stage,
-       IF(q.seq % 10 = 0, ? + q.seq DIV 10 - 1, NULL), s.handed_in_at + INTERVAL q.seq MINUTE ${each}`,
+       IF(q.seq % 10 = 0, ? + q.seq DIV 10 - 1, NULL), s.handed_in_at + INTERVAL q.seq MINUTE,
+       CASE WHEN q.seq % 10 = 0 THEN 'exercises' WHEN q.seq % 10 < 7 THEN 'review' END, q.seq % 10 >= 7 ${each}`,
     [from, model]
   )
   await connection.query(

@@ -16,12 +16,14 @@ const fingerprint = computed(() =>
 const stands = computed(() =>
   props.standing ? (props.piece.state === 'released' ? 'released · ' : props.piece.talked ? 'talked about · ' : '') : ''
 )
-const SAID = {
-  queued: 'being measured …',
-  measuring: 'being measured …',
-  failed: 'could not be measured',
-  done: 'nothing in it can be measured'
-} as const
+const SAID = { measuring: 'being measured …', failed: 'could not be measured', done: 'nothing in it can be measured' }
+/** In a long queue, how long it is: whoever waits may do something else. */
+const said = computed(() => {
+  const { measurement } = props.piece
+  if (measurement.state !== 'queued') return SAID[measurement.state]
+  const others = (measurement.waiting ?? 1) - 1
+  return others > 2 ? `waits to be measured, with ${countWord(others)} others` : SAID.measuring
+})
 </script>
 
 <template>
@@ -53,7 +55,7 @@ const SAID = {
         >{{ piece.spentMinutes ? `${piece.spentMinutes} of ` : '' }}{{ piece.budgetMinutes }} min</span
       >
     </div>
-    <p v-else class="quiet">{{ SAID[piece.measurement.state] }}</p>
+    <p v-else class="quiet">{{ said }}</p>
   </NuxtLink>
 </template>
 

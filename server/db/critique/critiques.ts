@@ -3,6 +3,7 @@ import type { Critique } from '../../../shared/critique'
 import { scoredSchema, type Scored } from '../../../shared/score'
 import { notesSchema, type Notes } from '../../../shared/notes'
 import { readingListSchema } from '../../../shared/reading'
+import { reshelvePiece } from '../pieces/shelves'
 import type { Changed, Db, Row } from '../pool'
 
 export type CritiqueHead = Pick<
@@ -22,6 +23,7 @@ export type CritiqueHead = Pick<
 /** A submission has a critique from its hand-in on: an empty draft. */
 export async function insertCritique(db: Db, submissionId: number): Promise<void> {
   await db.execute("INSERT INTO critiques (submission_id, works, verdict) VALUES (?, '', '')", [submissionId])
+  await reshelvePiece(db, submissionId)
 }
 
 /** @param lock hold the row until the transaction ends, so that a release and an edit cannot cross. */
@@ -95,6 +97,7 @@ export async function markReleased(db: Db, submissionId: number, { at, note, rea
     "UPDATE critiques SET state = 'released', released_at = ?, amended_note = ?, readings = ? WHERE submission_id = ?",
     [at, note, JSON.stringify(readings), submissionId]
   )
+  await reshelvePiece(db, submissionId)
 }
 
 /** The sentences that a critique was released with; null where it was released before they were kept. */
@@ -112,6 +115,7 @@ export async function findReleasedReadings(db: Db, submissionId: number): Promis
 /** A draft again; when it was first released stays known. */
 export async function markWithdrawn(db: Db, submissionId: number): Promise<void> {
   await db.execute("UPDATE critiques SET state = 'draft' WHERE submission_id = ?", [submissionId])
+  await reshelvePiece(db, submissionId)
 }
 
 export async function updateQuestionBack(db: Db, submissionId: number, question: string): Promise<void> {

@@ -4,6 +4,7 @@ import type { Plan } from '../../../core/exercise/plan/plan'
 import type { ClassRole } from '../../../shared/account'
 import { checkResultSchema, planSchema, settingsSchema, type Assignment } from '../../../shared/exercises/assignment'
 import { ownExerciseSchema } from '../../../shared/exercises/own-exercise'
+import { reshelveAnswers } from '../pieces/shelves'
 import type { Changed, Db, Row } from '../pool'
 import { TAUGHT } from '../lists'
 import type { Look } from '../pieces/submissions'
@@ -170,6 +171,7 @@ export async function updateDue(
 
 export async function markWithdrawn(db: Db, id: number, note: string): Promise<void> {
   await db.execute('UPDATE assignments SET withdrawn_at = UTC_TIMESTAMP(3), note = ? WHERE id = ?', [note, id])
+  await reshelveAnswers(db, id)
 }
 
 /** The instructor's word on what came back. */
@@ -183,6 +185,7 @@ export async function markConfirmed(db: Db, id: number, { at, word }: Answered):
     word,
     id
   ])
+  await reshelveAnswers(db, id)
 }
 
 export async function markReturned(db: Db, id: number, { at, word }: Answered): Promise<void> {
@@ -191,6 +194,7 @@ export async function markReturned(db: Db, id: number, { at, word }: Answered): 
     word,
     id
   ])
+  await reshelveAnswers(db, id)
 }
 
 /** Something new was handed in: what was said of the one before is over. */
@@ -199,6 +203,7 @@ export async function clearReturned(db: Db, id: number): Promise<void> {
     '',
     id
   ])
+  await reshelveAnswers(db, id)
 }
 
 /** Days before it is due that somebody is reminded. */

@@ -4,6 +4,7 @@ import { deleteAnswers, deletePictures } from '../exercises/answers'
 import type { Changed, Db, Row } from '../pool'
 import { deleteEntryOf } from '../classes/call-entries'
 import { deleteLettersOf } from '../pieces/letters'
+import { reshelveAnswers, reshelvePiece } from '../pieces/shelves'
 import { deleteKeptStudies } from '../pieces/studies'
 
 const list = (ids: readonly unknown[]): string => ids.map(() => '?').join(', ')
@@ -28,6 +29,16 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
   )
   await deleteAnswers(db, `x.submission_id IN (${list(ids)})`, ids)
   await deleteKeptStudies(db, `t.submission_id IN (${list(ids)})`, ids)
+  const answered = await idsOf(
+    db,
+    `SELECT DISTINCT assignment_id AS id FROM submissions WHERE id IN (${list(ids)}) AND assignment_id IS NOT NULL`,
+    ids
+  )
+  const orphaned = await idsOf(
+    db,
+    `SELECT s.id FROM submissions s JOIN assignments x ON x.id = s.assignment_id WHERE x.submission_id IN (${list(ids)})`,
+    ids
+  )
   // A hand-in points at the exercise that it answers, which hangs on another piece.
   await db.execute(
     `UPDATE submissions SET assignment_id = NULL WHERE id IN (${list(ids)})
@@ -35,6 +46,8 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
     [...ids, ...ids]
   )
   await db.execute(`DELETE FROM submissions WHERE id IN (${list(ids)})`, [...ids])
+  for (const id of answered) await reshelveAnswers(db, id)
+  for (const id of orphaned) await reshelvePiece(db, id)
   await deletePictures(db, pictures)
 }
 

@@ -5,6 +5,7 @@ import type { HandIn, Measurement, PieceFacts, Stage } from '../../../shared/pie
 import type { SectorScheme } from '../../../core/wheel/schemes'
 import { photoSaid } from './photos'
 import type { Changed, Db, Row } from '../pool'
+import { reshelveAnswers } from './shelves'
 
 /** What is known of a piece beside its measurement. */
 export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived,
@@ -142,6 +143,7 @@ export async function insertSubmission(
       key ?? null
     ]
   )
+  if (assignmentId) await reshelveAnswers(db, assignmentId)
   return result.insertId
 }
 

@@ -9,7 +9,17 @@ import {
 } from '../../../shared/pieces/submission'
 import { countShelves, listCallShelves, listOwn, listShelf, listSome } from '../../db/lists'
 import { countWaiting } from '../../db/pieces/letters'
+import { countQueued } from '../../db/pieces/measurements'
 import { db } from '../../db/pool'
+
+/** Those that wait say with how many. */
+async function inQueue(pieces: ListedSubmission[]): Promise<ListedSubmission[]> {
+  if (!pieces.some(p => p.measurement.state === 'queued')) return pieces
+  const { count } = await countQueued(db())
+  return pieces.map(p =>
+    p.measurement.state === 'queued' ? { ...p, measurement: { state: 'queued', waiting: count } } : p
+  )
+}
 
 /** A shelf of the classes that this account helps to teach, of all or of one; without a shelf, its own pieces. */
 export async function listPieces(account: Account, { shelf, classId, after, most }: ListQuery): Promise<PiecePage> {
@@ -19,13 +29,13 @@ export async function listPieces(account: Account, { shelf, classId, after, most
     shelf === undefined
       ? await listOwn(db(), account.id, window)
       : await listShelf(db(), { staffId: account.id, classId: classId ?? null, shelf, window })
-  const items = found.slice(0, most)
+  const items = await inQueue(found.slice(0, most))
   return { items, next: found.length > most ? items.at(-1)!.id : null }
 }
 
 /** Some pieces as they are now: for those that were being measured when they were listed. */
-export const somePieces = (account: Account, ids: readonly number[]): Promise<ListedSubmission[]> =>
-  listSome(db(), account.id, ids.slice(0, MOST_LISTED))
+export const somePieces = async (account: Account, ids: readonly number[]): Promise<ListedSubmission[]> =>
+  inQueue(await listSome(db(), account.id, ids.slice(0, MOST_LISTED)))
 
 /** @param classId one of the classes; the open calls are told of in any case. */
 export async function shelfTotals(account: Account, classId: number | null): Promise<ShelfTotals> {
