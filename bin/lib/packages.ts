@@ -27,6 +27,13 @@ export const IN_FRONT: readonly DebianPackage[] = [
   { name: 'openssl', files: ['/usr/bin/openssl'], what: 'what makes their certificate' }
 ]
 
+/** Debian's own cluster of databases: a library that the database is started with. */
+export const CLUSTER: DebianPackage = {
+  name: 'galera-4',
+  files: ['/usr/lib/galera/libgalera_smm.so'],
+  what: 'what makes a cluster of databases'
+}
+
 /** @throws Stop when a package is missing and neither root nor sudo is at hand. */
 export function installMissing(packages: readonly DebianPackage[]): void {
   const missing = packages.filter(p => !p.files.every(existsSync))

@@ -3,6 +3,8 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { chownSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
+import mysql from 'mysql2/promise'
+import { alone } from '../../server/db/alone'
 import { countAccounts, countOwners } from '../../server/db/people/accounts'
 import { migrate, NewerTables } from '../../server/db/migrate'
 import { closePool, openPool, transaction } from '../../server/db/pool'
@@ -28,6 +30,22 @@ export async function prepareDatabase(url: string): Promise<{ readonly empty: bo
     return { empty: (await countAccounts(pool)) === 0, ownerless: (await countOwners(pool)) === 0 }
   } finally {
     await closePool()
+  }
+}
+
+/**
+ * What an empty house begins with: of several that start on one database, one brings it, the others wait. @param load
+ * brings it.
+ */
+export async function fillEmpty(keeperUrl: string, load: () => Promise<void>): Promise<void> {
+  const own = mysql.createPool({ uri: keeperUrl, connectionLimit: 2 })
+  try {
+    await alone(own, async () => {
+      const [[row]] = await own.query<mysql.RowDataPacket[]>('SELECT COUNT(*) AS accounts FROM accounts')
+      if (Number(row!.accounts) === 0) await load()
+    })
+  } finally {
+    await own.end()
   }
 }
 

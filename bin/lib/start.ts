@@ -6,7 +6,7 @@ import { portFree, secretsOf, startDatabase, type RunningDatabase } from './data
 import { installMissing, MARIADB } from './packages'
 import { endChild, SERVER_GRACE_MS } from './processes'
 import { loadDemoAloud } from './demo'
-import { endLeftoverServer, ownerLink, prepareDatabase, startServer } from './serve'
+import { endLeftoverServer, fillEmpty, ownerLink, prepareDatabase, startServer } from './serve'
 import { readSettings, type Settings } from './settings'
 import { main, step, Stop } from './step'
 import { supervise } from './supervise'
@@ -78,10 +78,9 @@ main(async () => {
     }
     const url = settings.CRITICA_DATABASE_URL ?? database!.url
     // The tables are brought up to date by those who serve; until they are, this one says that it is not ready.
-    const { empty, ownerless } = measureOnly
-      ? { empty: false, ownerless: false }
-      : await prepareDatabase(settings.CRITICA_DATABASE_URL ?? database!.keeperUrl)
-    if (demo && empty) await loadDemoAloud({ url, secret })
+    const keeperUrl = settings.CRITICA_DATABASE_URL ?? database!.keeperUrl,
+      { empty, ownerless } = measureOnly ? { empty: false, ownerless: false } : await prepareDatabase(keeperUrl)
+    if (demo && empty) await fillEmpty(keeperUrl, () => loadDemoAloud({ url, secret }))
     void supervise({ name: 'the server', start: () => serve(url) }, await serve(url), stopping.signal)
     const here = settings.CRITICA_ORIGIN ?? `http://127.0.0.1:${settings.CRITICA_PORT}`
     step(`Critica ${measureOnly ? 'measures, and answers /readyz' : 'serves'} on ${here}  (Ctrl-C stops it)`)

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfChanged } from './build'
 import { freePort, secretsOf, startDatabase, type RunningDatabase } from './database'
-import { CHROMIUM, IN_FRONT, installMissing, MARIADB } from './packages'
+import { CHROMIUM, CLUSTER, IN_FRONT, installMissing, MARIADB } from './packages'
 import { endChild } from './processes'
 import { loadDemoAloud } from './demo'
 import { prepareDatabase, startServer } from './serve'
@@ -76,7 +76,7 @@ main(async () => {
   }
   process.on('SIGINT', () => void cleanUp().then(() => process.exit(130)))
   try {
-    installMissing([MARIADB, CHROMIUM, ...IN_FRONT])
+    installMissing([MARIADB, CLUSTER, CHROMIUM, ...IN_FRONT])
     await single('lint', 'npm', ['run', '--silent', 'lint'])
     await single('type checks', 'npm', ['run', '--silent', 'typecheck'])
     await vitest('unit', folder)

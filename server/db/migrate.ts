@@ -1,11 +1,12 @@
 /**
  * Numbered plain SQL files, applied once and recorded. MariaDB commits each DDL statement by
  * itself, so every statement is written to be run again (IF NOT EXISTS): after an interruption the
- * unrecorded file simply runs once more. A named lock keeps two starting servers apart.
+ * unrecorded file simply runs once more. Of several that start, one does it (`alone`).
  */
 import { readdir, readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Pool } from 'mysql2/promise'
+import { alone } from './alone'
 import type { Changed, Row } from './pool'
 
 /** What a statement begins with that does a part of its work each time. */
@@ -28,7 +29,9 @@ export class NewerTables extends Error {
 }
 
 /** @returns the names of the files applied now. @throws NewerTables, and Error naming the file that failed. */
-export async function migrate(pool: Pool, folder: string): Promise<string[]> {
+export const migrate = (pool: Pool, folder: string): Promise<string[]> => alone(pool, () => apply(pool, folder))
+
+async function apply(pool: Pool, folder: string): Promise<string[]> {
   const connection = await pool.getConnection()
   try {
     const run = async (statement: string): Promise<void> => {
@@ -37,7 +40,6 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
         more = REPEATED.test(statement) && affectedRows > 0
       }
     }
-    await connection.query("SELECT GET_LOCK('critica-migrate', 60)")
     // Tables of many pictures take their time.
     await connection.query('SET max_statement_time = 0')
     await connection.query(
@@ -61,7 +63,6 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
     }
     return applied
   } finally {
-    await connection.query("SELECT RELEASE_LOCK('critica-migrate')").catch(() => {})
     connection.release()
   }
 }

@@ -18,7 +18,9 @@ const AWAY = new Set([
   'ER_CON_COUNT_ERROR',
   'ER_STATEMENT_TIMEOUT',
   'ER_CONNECTION_KILLED',
-  'ER_TOO_MANY_USER_CONNECTIONS'
+  'ER_TOO_MANY_USER_CONNECTIONS',
+  // A server of a cluster that is not, or not yet, part of it.
+  'ER_UNKNOWN_COM_ERROR'
 ])
 /** Deadlock (1213) and lock wait (1205): the same change, made again, may well go through. */
 const CROSSED = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT'])

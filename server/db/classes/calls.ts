@@ -1,6 +1,7 @@
 /** Open calls, and what guests handed in to them. */
 import type { CallOrder } from '../../../core/call/order'
 import type { CallWritten } from '../../../shared/call'
+import { hold } from '../hold'
 import type { Changed, Db, Row } from '../pool'
 
 export interface CallRow {
@@ -56,6 +57,7 @@ export async function insertCall(db: Db, k: NewCall): Promise<number> {
 
 /** @param lock holds it, so that what is counted in it stays so until the transaction ends. */
 export async function findCall(db: Db, id: number, lock = false): Promise<CallRow | null> {
+  if (lock) await hold(db, 'calls', id)
   const [rows] = await db.execute<Row[]>(`${SELECT} WHERE k.id = ?${lock ? ' FOR UPDATE' : ''}`, [id])
   return rows[0] ? mapCall(rows[0]) : null
 }

@@ -3,6 +3,7 @@ import type { Queued } from '../../../core/call/sitting'
 import type { Station } from '../../../core/critique/stations/station'
 import { tagOf } from '../../../core/critique/stations/table'
 import type { SittingPiece } from '../../../shared/sitting'
+import { hold } from '../hold'
 import type { Changed, Db, Row } from '../pool'
 
 export interface SittingRow {
@@ -34,6 +35,7 @@ const SELECT = `SELECT t.*, k.class_id, c.name, c.budget_minutes FROM sittings t
 
 /** @param lock holds it until the transaction ends. */
 export async function findSitting(db: Db, id: number, lock = false): Promise<SittingRow | null> {
+  if (lock) await hold(db, 'sittings', id)
   const [rows] = await db.execute<Row[]>(`${SELECT} WHERE t.id = ?${lock ? ' FOR UPDATE' : ''}`, [id])
   return rows[0] ? mapSitting(rows[0]) : null
 }

@@ -3,6 +3,7 @@ import type { Critique } from '../../../shared/critique'
 import { scoredSchema, type Scored } from '../../../shared/score'
 import { notesSchema, type Notes } from '../../../shared/notes'
 import { readingListSchema } from '../../../shared/reading'
+import { hold } from '../hold'
 import { reshelvePiece } from '../pieces/shelves'
 import type { Changed, Db, Row } from '../pool'
 
@@ -26,8 +27,9 @@ export async function insertCritique(db: Db, submissionId: number): Promise<void
   await reshelvePiece(db, submissionId)
 }
 
-/** @param lock hold the row until the transaction ends, so that a release and an edit cannot cross. */
+/** @param lock hold it until the transaction ends, so that a release and an edit cannot cross. */
 export async function findCritique(db: Db, submissionId: number, lock = false): Promise<CritiqueHead | null> {
+  if (lock) await hold(db, 'critiques', submissionId)
   const [rows] = await db.execute<Row[]>(
     `SELECT state, revision, works, verdict, released_at, score, seconds, amended_note, question_back, answer
      FROM critiques WHERE submission_id = ?${lock ? ' FOR UPDATE' : ''}`,

@@ -1,5 +1,6 @@
 /** Exports: asked for by one server, made by any, given by any. */
 import type { ExportState, MadeExport } from '../../../shared/pieces/export'
+import { hold } from '../hold'
 import type { Changed, Db, Row } from '../pool'
 import type { Stored } from './blobs'
 
@@ -36,7 +37,7 @@ const FREE = "state = 'making' AND (leased_until IS NULL OR leased_until < UTC_T
 
 /** The exports of one person, oldest first, with the person held: of three asked for at once each counts the others. */
 export async function holdExportsOf(db: Db, accountId: number): Promise<ExportRow[]> {
-  await db.execute('SELECT 1 FROM accounts WHERE id = ? FOR UPDATE', [accountId])
+  await hold(db, 'accounts', accountId)
   const [rows] = await db.execute<Row[]>('SELECT * FROM exports WHERE account_id = ? ORDER BY asked_at', [accountId])
   return rows.map(mapExport)
 }

@@ -1,5 +1,6 @@
 /** Paints, of a person or on a class's list, in the order they were put there. */
 import type { KeptPaint, PaintInput } from '../../../shared/workshop'
+import { hold } from '../hold'
 import type { Changed, Db, Row } from '../pool'
 
 /** Whose they are. */
@@ -20,6 +21,7 @@ const mapPaint = (row: Row): KeptPaint => ({
 /** @param lock until the transaction ends: of two that add at once, the second counts what the first put there. */
 export async function listPaints(db: Db, owner: Owner, lock = false): Promise<KeptPaint[]> {
   const [of, id] = column(owner)
+  if (lock && 'accountId' in owner) await hold(db, 'accounts', owner.accountId)
   const [rows] = await db.execute<Row[]>(
     `SELECT * FROM paints WHERE ${of} = ? ORDER BY id${lock ? ' FOR UPDATE' : ''}`,
     [id]
