@@ -1,4 +1,4 @@
-/** The address people reach the application by: a host, and the path it has there where it has not the host to itself. */
+/** The address people reach the application by: a host, and the path it has where the host is not its own. */
 
 /** @param url as given, with or without a slash at its end. @returns it without one, and without what a page adds. */
 export function addressOf(url: string): string {

@@ -155,9 +155,8 @@ main(async () => {
       throw error
     }
     putSecrets(file, settings.CRITICA_DATA)
-    step(
-      `${file} is in the database${since ? `, and what was written since${until ? ` until ${until.toISOString()}` : ''}` : ''}; bin/start brings it up to date and serves it`
-    )
+    const more = since ? `, and what was written since${until ? ` until ${until.toISOString()}` : ''}` : ''
+    step(`${file} is in the database${more}; bin/start brings it up to date and serves it`)
   } finally {
     await connection.end().catch(() => {})
     await database.leave()

@@ -5,7 +5,9 @@ import type { Readable } from 'node:stream'
 import { setResponseHeader, type H3Event } from 'h3'
 import { dropScratch } from '../scratch'
 
-/** Read only as fast as it is taken. What cannot be read is said beforehand. @param size in bytes, where it is known. */
+/**
+ * Read only as fast as it is taken. What cannot be read is said beforehand. @param size in bytes, where it is known.
+ */
 export async function streamed(event: H3Event, bytes: Readable, size?: number): Promise<Readable> {
   event.node.res.once('close', () => bytes.destroy())
   await once(bytes, 'readable')

@@ -61,7 +61,8 @@ it('follows a piece through release and withdrawal, and an exercise through its 
 const SAID = `SELECT s.id, s.waits, s.released, COALESCE(k.state, 'draft') = 'released' AS is_released,
   CASE WHEN s.assignment_id IS NULL THEN IF(COALESCE(k.state, 'draft') = 'draft', 'review', NULL)
     WHEN x.confirmed_at IS NULL AND x.returned_at IS NULL AND x.withdrawn_at IS NULL
-      AND s.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = s.assignment_id) THEN 'exercises' END AS is_waits
+      AND s.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = s.assignment_id) THEN 'exercises'
+  END AS is_waits
   FROM submissions s LEFT JOIN critiques k ON k.submission_id = s.id LEFT JOIN assignments x ON x.id = s.assignment_id`
 
 it('is the same for every piece of the demo, whatever was done with it', async () => {

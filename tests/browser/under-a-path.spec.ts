@@ -1,4 +1,4 @@
-/** The application under a path of its own, on a host that has other things on it: nothing of it is asked for outside. */
+/** The application under a path of its own, on a host that has other things: nothing of it is asked for outside. */
 import { expect, test, type Page } from '@playwright/test'
 import { picture } from '../api/client'
 import { House, PASSWORD } from '../house'

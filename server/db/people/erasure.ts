@@ -36,7 +36,8 @@ export async function deleteSubmissions(db: Db, ids: readonly number[]): Promise
   )
   const orphaned = await idsOf(
     db,
-    `SELECT s.id FROM submissions s JOIN assignments x ON x.id = s.assignment_id WHERE x.submission_id IN (${list(ids)})`,
+    `SELECT s.id FROM submissions s JOIN assignments x ON x.id = s.assignment_id
+     WHERE x.submission_id IN (${list(ids)})`,
     ids
   )
   // A hand-in points at the exercise that it answers, which hangs on another piece.
