@@ -118,8 +118,8 @@ const pooled: Db = { execute: (sql, values) => withConnection(connection => limi
 
 export const db = (): Db => pooled
 
-/** Runs `work` in one transaction, once: all of it is kept, or nothing. For what reaches beyond the database. */
-export function transactionOnce<T>(work: (connection: Db) => Promise<T>): Promise<T> {
+/** Runs `work` in one transaction, once: all of it is kept, or nothing. */
+function transactionOnce<T>(work: (connection: Db) => Promise<T>): Promise<T> {
   return withConnection(async connection => {
     const statement = (run: () => Promise<unknown>): Promise<unknown> => within(STATEMENT_MS, away, run)
     await statement(() => connection.beginTransaction())
@@ -134,7 +134,10 @@ export function transactionOnce<T>(work: (connection: Db) => Promise<T>): Promis
   })
 }
 
-/** As `transactionOnce`, begun again when it met another change half way: `work` may run more than once. */
+/**
+ * Runs `work` in one transaction: all of it is kept, or nothing. It is begun again when it met another change half way:
+ * `work` may run more than once, and reaches nothing beyond the database.
+ */
 export function transaction<T>(work: (connection: Db) => Promise<T>): Promise<T> {
   return pRetry(() => transactionOnce(work), {
     retries: 4,

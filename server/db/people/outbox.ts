@@ -106,9 +106,9 @@ export interface Undelivered {
 }
 
 /**
- * The oldest mail of the days it is tried for that no mail server has taken, held until the transaction ends; each
- * failure makes it wait a minute longer. Addresses of the reserved domain .example (RFC 2606) are nobody's and stay
- * where they are.
+ * The oldest mail of the days it is tried for that no mail server has taken. It is its taker's for a minute, and for one
+ * more with each try: run in a transaction that ends before it is sent, since a lock is nobody else's in a cluster.
+ * Addresses of the reserved domain .example (RFC 2606) are nobody's and stay where they are.
  */
 export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
   const [rows] = await db.execute<Row[]>(
@@ -121,27 +121,27 @@ export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
      ORDER BY o.id LIMIT 1 FOR UPDATE SKIP LOCKED`
   )
   const row = rows[0]
-  return row
-    ? {
-        id: row.id as number,
-        email: row.email as string,
-        name: row.name as string,
-        subject: row.subject as string,
-        body: row.body as string,
-        linkId: row.link_id as number | null,
-        inReplyTo: row.in_reply_to as string | null,
-        references: row.thread as string | null
-      }
-    : null
+  if (!row) return null
+  await db.execute('UPDATE outbox SET tries = tries + 1, tried_at = UTC_TIMESTAMP(3) WHERE id = ?', [row.id as number])
+  return {
+    id: row.id as number,
+    email: row.email as string,
+    name: row.name as string,
+    subject: row.subject as string,
+    body: row.body as string,
+    linkId: row.link_id as number | null,
+    inReplyTo: row.in_reply_to as string | null,
+    references: row.thread as string | null
+  }
 }
 
-/** @param failure empty when it was taken. */
+/** What came of it. @param failure empty when it was taken. */
 export async function markTried(db: Db, id: number, failure: string): Promise<void> {
-  await db.execute(
-    `UPDATE outbox SET tries = tries + 1, tried_at = UTC_TIMESTAMP(3), failure = ?,
-       delivered_at = IF(? = '', UTC_TIMESTAMP(3), NULL) WHERE id = ?`,
-    [failure.slice(0, 300), failure, id]
-  )
+  await db.execute("UPDATE outbox SET failure = ?, delivered_at = IF(? = '', UTC_TIMESTAMP(3), NULL) WHERE id = ?", [
+    failure.slice(0, 300),
+    failure,
+    id
+  ])
 }
 
 /** Everything that was ever mailed to an account. */

@@ -114,11 +114,12 @@ export async function releaseExport(db: Db, { id, by }: Held): Promise<void> {
  * @param which of `exports`, as in "account_id = ?".
  */
 async function deleteExports(db: Db, which: string, values: readonly (string | number)[] = []): Promise<void> {
-  await db.execute(
-    `INSERT INTO loose_bytes (stored, place) SELECT stored, place FROM exports WHERE stored IS NOT NULL AND (${which})`,
-    [...values]
-  )
-  await db.execute(`DELETE FROM exports WHERE ${which}`, [...values])
+  const [rows] = await db.execute<Row[]>(`SELECT id, stored, place FROM exports WHERE ${which} FOR UPDATE`, [...values])
+  for (const { id, stored, place } of rows) {
+    if (stored !== null)
+      await db.execute('INSERT INTO loose_bytes (stored, place) VALUES (?, ?)', [stored as string, place as string])
+    await db.execute('DELETE FROM exports WHERE id = ?', [id as string])
+  }
 }
 
 export const deleteExport = (db: Db, id: string): Promise<void> => deleteExports(db, 'id = ?', [id])

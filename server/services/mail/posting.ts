@@ -5,12 +5,14 @@
 import { createTransport, type Transporter } from 'nodemailer'
 import { findLink } from '../../db/people/links'
 import { claimUndelivered, markTried, type Undelivered } from '../../db/people/outbox'
-import { transactionOnce, type Db } from '../../db/pool'
+import { db, transaction, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { pathOf } from '../entering/links'
 import { logError } from '../../log'
 
 const EVERY_MS = 3000
+/** A mail server that hangs is given up within the minute that a mail is its taker's. */
+const LIMITS = { connectionTimeout: 10_000, greetingTimeout: 10_000, socketTimeout: 20_000 }
 let timer: NodeJS.Timeout | null = null
 let transport: Transporter | null = null
 let busy: Promise<void> | null = null
@@ -27,33 +29,31 @@ async function wordsOf(connection: Db, { body, linkId }: Undelivered): Promise<s
  * Sends one mail. @returns whether there was one. A mail server that fails is tried again later, and the failure is
  * told in the outbox.
  */
-function postOne(from: string): Promise<boolean> {
-  return transactionOnce(async connection => {
-    const mail = await claimUndelivered(connection)
-    if (!mail) return false
-    const text = await wordsOf(connection, mail)
-    const failure =
-      text === null
-        ? 'the link in it is over'
-        : await transport!
-            .sendMail({
-              from,
-              to: { name: mail.name, address: mail.email },
-              subject: mail.subject,
-              text,
-              // The same when it is tried again: a server that took it and was not heard takes it once.
-              messageId: `<critica-${mail.id}@${new URL(settings().CRITICA_ORIGIN).hostname}>`,
-              ...(mail.inReplyTo ? { inReplyTo: mail.inReplyTo, references: mail.references ?? '' } : {}),
-              // No program answers it (RFC 3834, section 5).
-              headers: { 'Auto-Submitted': mail.inReplyTo ? 'auto-replied' : 'auto-generated' }
-            })
-            .then(
-              () => '',
-              (error: Error) => error.message || 'the mail server refused it'
-            )
-    await markTried(connection, mail.id, failure)
-    return true
-  })
+async function postOne(from: string): Promise<boolean> {
+  const mail = await transaction(claimUndelivered)
+  if (!mail) return false
+  const text = await wordsOf(db(), mail)
+  const failure =
+    text === null
+      ? 'the link in it is over'
+      : await transport!
+          .sendMail({
+            from,
+            to: { name: mail.name, address: mail.email },
+            subject: mail.subject,
+            text,
+            // The same when it is tried again: a server that took it and was not heard takes it once.
+            messageId: `<critica-${mail.id}@${new URL(settings().CRITICA_ORIGIN).hostname}>`,
+            ...(mail.inReplyTo ? { inReplyTo: mail.inReplyTo, references: mail.references ?? '' } : {}),
+            // No program answers it (RFC 3834, section 5).
+            headers: { 'Auto-Submitted': mail.inReplyTo ? 'auto-replied' : 'auto-generated' }
+          })
+          .then(
+            () => '',
+            (error: Error) => error.message || 'the mail server refused it'
+          )
+  await markTried(db(), mail.id, failure)
+  return true
 }
 
 async function empty(from: string): Promise<void> {
@@ -63,7 +63,7 @@ async function empty(from: string): Promise<void> {
 /** @param url of the mail server; undefined leaves all mail in the outbox. */
 export function startPosting(url: string | undefined, from: string): void {
   if (!url) return
-  transport = createTransport(url)
+  transport = createTransport({ url, ...LIMITS })
   timer = setInterval(() => {
     busy ??= empty(from)
       .catch(error => logError('posting failed', error))

@@ -3,8 +3,10 @@
  * done so often is not done once more elsewhere, and a database that is killed takes nothing with it.
  */
 import type { ChildProcess } from 'node:child_process'
+import { text } from 'node:stream/consumers'
 import mysql, { type RowDataPacket } from 'mysql2/promise'
-import { afterAll, beforeAll, expect, it } from 'vitest'
+import { SMTPServer } from 'smtp-server'
+import { afterAll, beforeAll, expect, it, vi } from 'vitest'
 import { freePort } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
 import { prepareDatabase, startServer } from '../../../bin/lib/serve'
@@ -17,6 +19,18 @@ const SIZE = 3
 let cluster: Cluster, classId: number
 const servers: ChildProcess[] = [],
   origins: string[] = []
+/** Subjects of what came to the mail server. */
+const posted: string[] = []
+const post = new SMTPServer({
+  authOptional: true,
+  disabledCommands: ['STARTTLS'],
+  onData: (stream, _, done) => {
+    void text(stream).then(mail => {
+      posted.push(/^Subject: (.*)$/m.exec(mail)![1]!.trim())
+      done()
+    })
+  }
+})
 
 beforeAll(async () => {
   cluster = await Cluster.open(SIZE)
@@ -28,6 +42,9 @@ beforeAll(async () => {
   classId = await newClass(connection, 'Three servers', await account('reed'))
   await enrol(connection, { classId, accountId: await account('alma') })
   await connection.end()
+  const smtp = await freePort()
+  post.listen(smtp, '127.0.0.1')
+  vi.stubEnv('CRITICA_SMTP_URL', `smtp://127.0.0.1:${smtp}`)
   for (let i = 0; i < SIZE; i++) {
     const port = await freePort()
     origins.push(`http://127.0.0.1:${port}`)
@@ -36,6 +53,8 @@ beforeAll(async () => {
 }, 180_000)
 afterAll(async () => {
   await Promise.all(servers.map(server => endChild(server, 5000)))
+  post.close()
+  vi.unstubAllEnvs()
   await cluster.close()
 }, 30_000)
 
@@ -89,6 +108,25 @@ it('of ten exports asked for at three servers at once no more are begun than a p
   expect(begun.length).toBeLessThanOrEqual(3)
   // The others are told why, or to try again: none of them is a fault.
   expect(asked.filter(answer => !answer.ok && answer.status !== 429 && answer.status !== 503)).toEqual([])
+}, 60_000)
+
+it('three servers that post from one outbox send nothing twice', async () => {
+  const connection = await mysql.createConnection({ uri: cluster.url(1) })
+  await connection.query(
+    `INSERT INTO outbox (account_id, email, subject, body)
+     SELECT MIN(a.id), CONCAT('p', q.seq, '@critica.test'), CONCAT('Number ', q.seq), '' FROM accounts a, seq_1_to_30 q
+     GROUP BY q.seq`
+  )
+  await connection.end()
+  await until('all are sent', async () => {
+    const [row] = await rowsAt(
+      2,
+      "SELECT COUNT(*) AS n FROM outbox WHERE email LIKE '%@critica.test' AND delivered_at > 0"
+    )
+    return row!.n === 30
+  })
+  expect(posted).toHaveLength(30)
+  expect(new Set(posted).size).toBe(30)
 }, 60_000)
 
 it('edits of one critique at three servers at once lose nothing, and none lands after its release', async () => {
