@@ -5,10 +5,8 @@
  */
 import type { ChildProcess } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { text } from 'node:stream/consumers'
 import { setTimeout as wait } from 'node:timers/promises'
 import mysql, { type RowDataPacket } from 'mysql2/promise'
-import { SMTPServer } from 'smtp-server'
 import { freePort } from '../../bin/lib/database'
 import { endChild } from '../../bin/lib/processes'
 import { prepareDatabase, startServer } from '../../bin/lib/serve'
@@ -17,6 +15,7 @@ import { Person, picture } from '../api/client'
 import { Cluster } from '../cluster'
 import { PASSWORD, until } from '../house'
 import { enrol, newAccount, newClass } from '../people'
+import { postOffice } from '../post-office'
 import { conclude, figure } from './figures'
 
 const MINUTES = Number(process.argv[2] ?? 5),
@@ -27,20 +26,8 @@ const MINUTES = Number(process.argv[2] ?? 5),
   BACK_AFTER_MS = 3000
 const random = seededRandom(2)
 
-const posted: string[] = []
-const post = new SMTPServer({
-  authOptional: true,
-  disabledCommands: ['STARTTLS'],
-  onData: (stream, _, done) => {
-    void text(stream).then(mail => {
-      posted.push(/^Message-ID: (.*)$/im.exec(mail)![1]!.trim())
-      done()
-    })
-  }
-})
-const smtp = await freePort()
-post.listen(smtp, '127.0.0.1')
-process.env.CRITICA_SMTP_URL = `smtp://127.0.0.1:${smtp}`
+const post = await postOffice()
+process.env.CRITICA_SMTP_URL = post.url
 
 const cluster = await Cluster.open(SIZE),
   ports = await Promise.all(Array.from({ length: SIZE }, freePort)),
@@ -172,7 +159,7 @@ await until(
 )
 const kept = await rowsOf('SELECT id, hand_in_key FROM submissions'),
   marks = await rowsOf('SELECT submission_id, what FROM corrections')
-console.log(`${asked} asked, ${pieces.size} pieces and ${marks.length} corrections, ${posted.length} mails`)
+console.log(`${asked} asked, ${pieces.size} pieces and ${marks.length} corrections, ${post.mails.length} mails`)
 figure('pieces answered for and not there', {
   value: [...pieces].filter(([key, id]) => !kept.some(row => row.id === id && row.hand_in_key === key)).length,
   most: 0
@@ -191,7 +178,8 @@ figure('corrections that are there twice', {
   value: marks.length - new Set(marks.map(row => row.what as string)).size,
   most: 0
 })
-figure('mails sent twice', { value: posted.length - new Set(posted).size, most: 0 })
+const letters = post.mails.map(mail => /^Message-ID: (.*)$/im.exec(mail)![1]!.trim())
+figure('mails sent twice', { value: letters.length - new Set(letters).size, most: 0 })
 figure('longest time that nobody answered a person', { value: longestTrouble / 1000, most: 10, unit: ' s' })
 await Promise.all(servers.map(server => endChild(server, 5000)))
 await cluster.close()

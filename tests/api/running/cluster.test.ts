@@ -3,9 +3,7 @@
  * done so often is not done once more elsewhere, and a database that is killed takes nothing with it.
  */
 import type { ChildProcess } from 'node:child_process'
-import { text } from 'node:stream/consumers'
 import mysql, { type RowDataPacket } from 'mysql2/promise'
-import { SMTPServer } from 'smtp-server'
 import { afterAll, beforeAll, expect, it, vi } from 'vitest'
 import { freePort } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
@@ -13,24 +11,14 @@ import { prepareDatabase, startServer } from '../../../bin/lib/serve'
 import { Cluster } from '../../cluster'
 import { PASSWORD, until } from '../../house'
 import { enrol, newAccount, newClass } from '../../people'
+import { postOffice, type PostOffice } from '../../post-office'
 import { Person, picture } from '../client'
 
 const SIZE = 3
 let cluster: Cluster, classId: number
 const servers: ChildProcess[] = [],
   origins: string[] = []
-/** Subjects of what came to the mail server. */
-const posted: string[] = []
-const post = new SMTPServer({
-  authOptional: true,
-  disabledCommands: ['STARTTLS'],
-  onData: (stream, _, done) => {
-    void text(stream).then(mail => {
-      posted.push(/^Subject: (.*)$/m.exec(mail)![1]!.trim())
-      done()
-    })
-  }
-})
+let post: PostOffice
 
 beforeAll(async () => {
   cluster = await Cluster.open(SIZE)
@@ -42,9 +30,8 @@ beforeAll(async () => {
   classId = await newClass(connection, 'Three servers', await account('reed'))
   await enrol(connection, { classId, accountId: await account('alma') })
   await connection.end()
-  const smtp = await freePort()
-  post.listen(smtp, '127.0.0.1')
-  vi.stubEnv('CRITICA_SMTP_URL', `smtp://127.0.0.1:${smtp}`)
+  post = await postOffice()
+  vi.stubEnv('CRITICA_SMTP_URL', post.url)
   for (let i = 0; i < SIZE; i++) {
     const port = await freePort()
     origins.push(`http://127.0.0.1:${port}`)
@@ -125,8 +112,9 @@ it('three servers that post from one outbox send nothing twice', async () => {
     )
     return row!.n === 30
   })
-  expect(posted).toHaveLength(30)
-  expect(new Set(posted).size).toBe(30)
+  const subjects = post.mails.map(mail => /^Subject: (.*)$/m.exec(mail)![1]!.trim())
+  expect(subjects).toHaveLength(30)
+  expect(new Set(subjects).size).toBe(30)
 }, 60_000)
 
 it('edits of one critique at three servers at once lose nothing, and none lands after its release', async () => {

@@ -1,0 +1,28 @@
+/** A mail server on the loopback address that takes everything there is. */
+import { text } from 'node:stream/consumers'
+import { SMTPServer } from 'smtp-server'
+import { freePort } from '../bin/lib/database'
+
+export interface PostOffice {
+  readonly url: string
+  /** What came, each as it came. */
+  readonly mails: readonly string[]
+  close(): void
+}
+
+export async function postOffice(): Promise<PostOffice> {
+  const mails: string[] = [],
+    port = await freePort()
+  const server = new SMTPServer({
+    authOptional: true,
+    disabledCommands: ['STARTTLS'],
+    onData: (stream, _, done) => {
+      void text(stream).then(mail => {
+        mails.push(mail)
+        done()
+      })
+    }
+  })
+  server.listen(port, '127.0.0.1')
+  return { url: `smtp://127.0.0.1:${port}`, mails, close: () => server.close() }
+}
