@@ -1,7 +1,7 @@
 /**
- * `npm run cluster`: three servers, each at a database of its own of one cluster, at work while every twenty seconds one
- * of the six is killed and brought back; for five minutes (`npm run cluster -- 1`: for one). People ask whichever server
- * answers, as a proxy would send them. What was answered for must be there afterwards, once.
+ * `npm run cluster`: three servers, each at a database of its own of one cluster, at work while every twenty seconds
+ * one of the six is killed and brought back; for five minutes (`npm run cluster -- 1`: for one). People ask whichever
+ * server answers, as a proxy would send them. What was answered for must be there afterwards, once.
  */
 import type { ChildProcess } from 'node:child_process'
 import { randomBytes } from 'node:crypto'

@@ -125,7 +125,8 @@ it('an original kept with its place and camera loses them after the start, and t
     sha.slice(0, 32)
   ])
   await connection.execute(
-    "UPDATE pictures p JOIN submissions s ON s.picture_id = p.id SET p.original_sha = ?, p.format = 'jpeg', p.bare = FALSE WHERE s.id = ?",
+    `UPDATE pictures p JOIN submissions s ON s.picture_id = p.id
+     SET p.original_sha = ?, p.format = 'jpeg', p.bare = FALSE WHERE s.id = ?`,
     [sha, id]
   )
   second = (await anotherServer()).server
@@ -144,7 +145,8 @@ it('an original kept with its place and camera loses them after the start, and t
   await vi.waitFor(
     async () => {
       const [left] = await connection.execute<RowDataPacket[]>(
-        'SELECT (SELECT COUNT(*) FROM blobs WHERE sha256 = ?) + (SELECT COUNT(*) FROM blob_parts WHERE stored = ?) AS n',
+        `SELECT (SELECT COUNT(*) FROM blobs WHERE sha256 = ?)
+           + (SELECT COUNT(*) FROM blob_parts WHERE stored = ?) AS n`,
         [sha, sha.slice(0, 32)]
       )
       expect(left[0].n).toBe(0)
