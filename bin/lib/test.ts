@@ -4,6 +4,14 @@ import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfChanged } from './build'
+import {
+  failuresOfPlaywright,
+  failuresOfVitest,
+  tellFailures,
+  type Failure,
+  type PlaywrightResult,
+  type VitestResult
+} from './failures'
 import { freePort, secretsOf, startDatabase, type RunningDatabase } from './database'
 import { CHROMIUM, CLUSTER, IN_FRONT, installMissing, MARIADB } from './packages'
 import { endChild } from './processes'
@@ -15,7 +23,8 @@ interface Tally {
   passed: number
   failed: number
 }
-const tally: Tally = { passed: 0, failed: 0 }
+const tally: Tally = { passed: 0, failed: 0 },
+  failures: Failure[] = []
 
 function run(command: string, args: string[], env: NodeJS.ProcessEnv = {}): Promise<number> {
   return new Promise(resolve => {
@@ -30,6 +39,7 @@ async function single(what: string, command: string, args: string[]): Promise<vo
   step(what)
   const ok = (await run(command, args)) === 0
   tally[ok ? 'passed' : 'failed']++
+  if (!ok) failures.push({ name: what, message: 'what it says stands above' })
 }
 
 async function vitest(project: string, folder: string, env: NodeJS.ProcessEnv = {}): Promise<void> {
@@ -40,9 +50,10 @@ async function vitest(project: string, folder: string, env: NodeJS.ProcessEnv = 
     ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
     env
   )
-  const result = JSON.parse(readFileSync(file, 'utf8')) as { numPassedTests: number; numFailedTests: number }
+  const result = JSON.parse(readFileSync(file, 'utf8')) as VitestResult
   tally.passed += result.numPassedTests
   tally.failed += Math.max(result.numFailedTests, code === 0 ? 0 : 1)
+  failures.push(...failuresOfVitest(result))
 }
 
 async function playwright(folder: string, env: NodeJS.ProcessEnv): Promise<void> {
@@ -52,11 +63,10 @@ async function playwright(folder: string, env: NodeJS.ProcessEnv): Promise<void>
     ...env,
     PLAYWRIGHT_JSON_OUTPUT_NAME: file
   })
-  const { stats } = JSON.parse(readFileSync(file, 'utf8')) as {
-    stats: { expected: number; unexpected: number; flaky: number }
-  }
+  const { stats, suites } = JSON.parse(readFileSync(file, 'utf8')) as PlaywrightResult
   tally.passed += stats.expected
   tally.failed += Math.max(stats.unexpected + stats.flaky, code === 0 ? 0 : 1)
+  failures.push(...failuresOfPlaywright(suites))
 }
 
 /** The name of the mail server that the tests' server believes about a sender. */
@@ -101,6 +111,7 @@ main(async () => {
   } finally {
     await cleanUp()
   }
+  tellFailures(failures)
   console.log(`${tally.passed} passed, ${tally.failed} failed`)
   if (tally.failed > 0) process.exitCode = 1
 })

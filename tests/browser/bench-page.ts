@@ -5,8 +5,11 @@ import type { Correction } from '../../shared/critique'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { Person } from '../api/client'
 
-export const signIn = (page: Page): Promise<unknown> =>
-  page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })
+export async function signIn(page: Page): Promise<void> {
+  const data = { login: 'tamsin@harbour.example', password: DEMO_PASSWORD }
+  const answer = await page.request.post('/api/session', { data })
+  expect(answer.ok(), await answer.text()).toBe(true)
+}
 
 export const picture = (page: Page): Locator => page.locator('canvas.picture[data-which="own"]')
 
@@ -25,9 +28,10 @@ export async function drag(page: Page, ...places: (readonly [number, number])[])
   await page.mouse.up()
 }
 
+/** How soon a bench opens is asked by tests of its own: here a machine may take its time. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
-  await expect(picture(page)).toHaveAttribute('data-lens', /./)
+  await expect(picture(page)).toHaveAttribute('data-lens', /./, { timeout: 15_000 })
 }
 
 /** Goes down the desk until a piece hangs in sight: it is hung a window at a time. */
