@@ -2,6 +2,7 @@
 import type { z } from 'zod'
 import { AppError, type ErrorBody } from '~~/shared/errors'
 import { giveFile } from './giveFile'
+import { newKey } from './newKey'
 
 export interface ApiOptions {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
@@ -11,14 +12,29 @@ export interface ApiOptions {
 
 const LINES = 'application/x-ndjson'
 
+/** Keys of what was asked for and not answered yet: the same, asked for again, is the same request. */
+const unanswered = new Map<string, string>()
+/** Answers that leave it open whether the change was made. */
+const OPEN = [502, 503, 504]
+
 async function send(path: string, { method = 'GET', body }: ApiOptions, accept = '*/*'): Promise<Response> {
-  const form = body instanceof FormData
+  const form = body instanceof FormData,
+    sent = body === undefined ? undefined : form ? body : JSON.stringify(body),
+    what = method === 'POST' && !form ? `${path}\n${sent as string}` : null,
+    key = what && (unanswered.get(what) ?? newKey())
+  if (what) unanswered.set(what, key!)
   try {
-    return await fetch(apiAt(path), {
+    const answer = await fetch(apiAt(path), {
       method,
-      body: body === undefined ? undefined : form ? body : JSON.stringify(body),
-      headers: { accept, ...(body === undefined || form ? {} : { 'content-type': 'application/json' }) }
+      body: sent,
+      headers: {
+        accept,
+        ...(body === undefined || form ? {} : { 'content-type': 'application/json' }),
+        ...(key ? { 'idempotency-key': `"${key}"` } : {})
+      }
     })
+    if (what && !OPEN.includes(answer.status)) unanswered.delete(what)
+    return answer
   } catch {
     throw new AppError('unexpected', 'The server does not answer. What you wrote is still here; try again in a moment.')
   }

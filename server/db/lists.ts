@@ -58,6 +58,10 @@ async function classesOf(db: Db, staffId: number, classId: number | null): Promi
   return rows.map(row => row.class_id as number)
 }
 
+/** On which side of a piece: before or after it in time. */
+const placed = (past: '<' | '>'): string =>
+  `(s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
+
 /** Oldest first: the order in which they are worked. Released ones latest first. */
 export async function listShelf(
   db: Db,
@@ -71,11 +75,8 @@ export async function listShelf(
   const classes = await classesOf(db, staffId, classId)
   if (classes.length === 0) return []
   const latest = shelf === 'released',
-    [past, order] = latest ? ['<', 'DESC'] : ['>', 'ASC']
-  const behind =
-    after === null
-      ? ''
-      : `AND (s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
+    [past, order] = latest ? (['<', 'DESC'] as const) : (['>', 'ASC'] as const)
+  const behind = after === null ? '' : `AND ${placed(past)}`
   // Which they are, the index tells; only for those is anything else looked up.
   const [rows] = await db.execute<Row[]>(
     `SELECT ${LISTED_COLUMNS} ${FROM} JOIN (
@@ -90,8 +91,9 @@ export async function listShelf(
 /** A learner's own, latest first. */
 export async function listOwn(db: Db, learnerId: number, { after, most }: Window): Promise<ListedSubmission[]> {
   const [rows] = await db.execute<Row[]>(
-    `${LISTED} WHERE s.learner_id = ? AND s.id < ? ORDER BY s.id DESC LIMIT ${most}`,
-    [learnerId, after ?? Number.MAX_SAFE_INTEGER]
+    `${LISTED} WHERE s.learner_id = ? ${after === null ? '' : `AND ${placed('<')}`}
+     ORDER BY s.handed_in_at DESC, s.id DESC LIMIT ${most}`,
+    [learnerId, ...(after === null ? [] : [after])]
   )
   return rows.map(row => ({ ...mapListed(row), spentMinutes: 0 }))
 }

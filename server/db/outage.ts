@@ -5,6 +5,9 @@ export class DatabaseAway extends Error {}
 /** As that, of a place outside the database in which bytes are kept. */
 export class PlaceAway extends DatabaseAway {}
 
+/** A change met another one: made again, it may well go through. */
+export class MetAnother extends Error {}
+
 /** Lost connections, refused ones, and a server that is starting, stopping or full. */
 const AWAY = new Set([
   'ECONNREFUSED',
@@ -33,7 +36,7 @@ export const cameTwice = (error: unknown): boolean => codeOf(error) === 'ER_DUP_
 /** What it points at is not there, or not any more. */
 export const pointsNowhere = (error: unknown): boolean => codeOf(error) === 'ER_NO_REFERENCED_ROW_2'
 
-export const metAnother = (error: unknown): boolean => CROSSED.has(codeOf(error))
+export const metAnother = (error: unknown): boolean => error instanceof MetAnother || CROSSED.has(codeOf(error))
 
 export const databaseAway = (error: unknown): boolean =>
   error instanceof DatabaseAway

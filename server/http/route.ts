@@ -13,9 +13,11 @@ import {
 } from 'h3'
 import { AppError, ERROR_STATUS, type ErrorBody } from '../../shared/errors'
 import type { Account, Role } from '../../shared/account'
+import { asKeyed } from '../db/once'
 import { databaseAway, PlaceAway } from '../db/outage'
 import { within } from '../limit'
 import { compressed } from './compress'
+import { keyOf } from './key'
 import { refuseForeignOrigin } from './sender'
 import { accountOf } from './session'
 import { asRequest, logError } from '../log'
@@ -70,7 +72,9 @@ export function route<W extends Who, T>(
           if (!roles.some(role => account.roles.includes(role)))
             throw new AppError('not-allowed', `This is for ${are}.`)
         }
-        return handle({ event, account } as Context<W>)
+        const work = (): Promise<T> => handle({ event, account } as Context<W>),
+          key = account && keyOf(event)
+        return key ? asKeyed({ accountId: account.id, key }, work) : work()
       })
       return await compressed(event, said)
     } catch (error) {

@@ -72,6 +72,10 @@ export const assignmentSchema = z.object({
 export type Assignment = z.infer<typeof assignmentSchema>
 export const assignmentListSchema = z.array(assignmentSchema)
 
+/** For sorting: what was set last comes first. */
+export const lastSetFirst = (p: Assignment, q: Assignment): number =>
+  q.assignedAt.localeCompare(p.assignedAt) || q.id - p.id
+
 const dueOn = z.iso.date('A day, as in 2026-09-01.'),
   note = words(500).default('')
 /** To whom, and with which key colour: the learner's own choice, one for all, or a different one each. */

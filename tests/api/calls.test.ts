@@ -117,7 +117,8 @@ it('refuses in words: twice from one address, without a guardian, a borrowed pro
   expect(await (await send('d')).text()).toMatch(/All places/)
   await holder.json('POST', `/calls/${call.id}/close`)
   expect(await (await send('e')).text()).toMatch(/is closed/)
-  expect((await new Person().fetch(`${call.path.slice(0, -1)}x`)).status).toBe(404)
+  // The very last letter of one says less than a letter can.
+  expect((await new Person().fetch(call.path.replace(/.(?=.{9}$)/, at => (at === 'x' ? 'y' : 'x')))).status).toBe(404)
   expect(await (await new Person().fetch(`${await linkOf(child)}`)).json()).toMatchObject({
     guardian: true,
     state: 'sent'

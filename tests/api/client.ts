@@ -30,6 +30,15 @@ export class Person {
     })
   }
 
+  /** One request, however often it is sent with this key. */
+  once(key: string, path: string, body: unknown): Promise<Response> {
+    return this.fetch(path, {
+      method: 'POST',
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json', 'idempotency-key': `"${key}"` }
+    })
+  }
+
   static async signedIn(key: string, { password = DEMO_PASSWORD, origin = ORIGIN } = {}): Promise<Person> {
     const person = new Person(origin)
     const response = await person.json('POST', '/session', {

@@ -34,7 +34,7 @@ const codeOf = async (response: Response): Promise<unknown> => [
 
 describe('a body', () => {
   it('of fifty megabytes of brackets is refused before it is read, and nobody waits for it', async () => {
-    const waited = await longestWait(ORIGIN, async () => {
+    const waited = await longestWait(ORIGIN, 300, async () => {
       expect(await codeOf(await post('/session', '['.repeat(50 * 1024 * 1024)))).toEqual([413, 'too-large'])
     })
     expect(waited).toBeLessThan(300)

@@ -2,6 +2,7 @@
 import type { RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { piecePageSchema, shelfTotalsSchema } from '../../shared/pieces/submission'
+import { SHELVES } from '../consistency'
 import { keeper, picture, type Person } from './client'
 import { day, exerciseClass, setOf, type ExerciseClass } from './exercise-class'
 
@@ -57,17 +58,9 @@ it('follows a piece through release and withdrawal, and an exercise through its 
   expect(first).toBeLessThan(second)
 })
 
-/** As the states of critiques and exercises have it; what is kept with the piece only repeats it. */
-const SAID = `SELECT s.id, s.waits, s.released, COALESCE(k.state, 'draft') = 'released' AS is_released,
-  CASE WHEN s.assignment_id IS NULL THEN IF(COALESCE(k.state, 'draft') = 'draft', 'review', NULL)
-    WHEN x.confirmed_at IS NULL AND x.returned_at IS NULL AND x.withdrawn_at IS NULL
-      AND s.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = s.assignment_id) THEN 'exercises'
-  END AS is_waits
-  FROM submissions s LEFT JOIN critiques k ON k.submission_id = s.id LEFT JOIN assignments x ON x.id = s.assignment_id`
-
 it('is the same for every piece of the demo, whatever was done with it', async () => {
   const connection = await keeper(),
-    [rows] = await connection.query<RowDataPacket[]>(`SELECT * FROM (${SAID}) t`)
+    [rows] = await connection.query<RowDataPacket[]>(SHELVES)
   await connection.end()
   expect(rows.length).toBeGreaterThan(20)
   expect(new Set(rows.map(row => row.waits))).toEqual(new Set(['review', 'exercises', null]))

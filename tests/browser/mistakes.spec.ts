@@ -2,7 +2,7 @@
 import { expect, test } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/people'
 import { picture as smallPicture } from '../api/client'
-import { accessible, signIn } from './bench-page'
+import { accessible, handedIn, keptCorrections, open, saved, signIn } from './bench-page'
 
 test('a wrong password', async ({ page }) => {
   await page.goto('/sign-in')
@@ -77,6 +77,26 @@ test('a hand-in whose answer was lost is pressed again, and is one piece', async
   await expect(page).toHaveURL(/\/work$/)
   await expect(page.getByText(title).first()).toBeVisible()
   await expect(page.getByText(title)).toHaveCount(1)
+})
+
+test('a correction whose answer was lost is marked again, and is one', async ({ page }) => {
+  const id = await handedIn(await smallPicture(160, 120))
+  await signIn(page)
+  await open(page, `/bench/${id}/values`)
+  let lost = 0
+  await page.route('**/corrections', async route => {
+    if (route.request().method() !== 'POST' || lost++ > 0) return route.continue()
+    await route.fetch()
+    return route.abort('connectionreset')
+  })
+  await page.locator('[data-reading] .sentence').first().click()
+  const mark = page.getByRole('button', { name: 'mark it' })
+  await mark.click()
+  await expect(page.getByText('The server does not answer.').first()).toBeVisible()
+  await mark.click()
+  await saved(page)
+  expect(lost).toBe(2)
+  expect(await keptCorrections(page, id)).toHaveLength(1)
 })
 
 test("somebody else's piece does not exist", async ({ page }) => {

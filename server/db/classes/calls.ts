@@ -66,7 +66,7 @@ export async function findCall(db: Db, id: number, lock = false): Promise<CallRo
 export async function listCalls(db: Db, accountId: number): Promise<CallRow[]> {
   const [rows] = await db.execute<Row[]>(
     `${SELECT} JOIN memberships m ON m.class_id = k.class_id AND m.account_id = ? AND m.role = 'instructor'
-     ORDER BY k.id DESC`,
+     ORDER BY k.opens_at DESC, k.id DESC`,
     [accountId]
   )
   return rows.map(mapCall)

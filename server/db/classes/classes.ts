@@ -125,9 +125,10 @@ export async function updateStandards(db: Db, classId: number, standards: HouseS
 
 /** The class's latest rubric, or the shipped one. */
 export async function findRubric(db: Db, classId: number): Promise<Quality[]> {
-  const [rows] = await db.execute<Row[]>('SELECT qualities FROM rubrics WHERE class_id = ? ORDER BY id DESC LIMIT 1', [
-    classId
-  ])
+  const [rows] = await db.execute<Row[]>(
+    'SELECT qualities FROM rubrics WHERE class_id = ? ORDER BY created_at DESC, id DESC LIMIT 1',
+    [classId]
+  )
   return rows[0] ? rubricSchema.parse(rows[0].qualities) : [...DEFAULT_RUBRIC]
 }
 

@@ -42,7 +42,7 @@ export async function findSitting(db: Db, id: number, lock = false): Promise<Sit
 
 /** Those of a call, the latest first. */
 export async function listSittings(db: Db, callId: number): Promise<SittingRow[]> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE t.call_id = ? ORDER BY t.id DESC`, [callId])
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE t.call_id = ? ORDER BY t.begun_at DESC, t.id DESC`, [callId])
   return rows.map(mapSitting)
 }
 
@@ -166,7 +166,7 @@ export async function endSitting(db: Db, id: number): Promise<void> {
 export async function listSaid(db: Db, submissionId: number): Promise<{ readonly at: Date; readonly said: string }[]> {
   const [rows] = await db.execute<Row[]>(
     `SELECT t.ended_at, p.said FROM sitting_pieces p JOIN sittings t ON t.id = p.sitting_id
-     WHERE p.submission_id = ? AND p.standing = 'said' AND t.ended_at IS NOT NULL ORDER BY t.id`,
+     WHERE p.submission_id = ? AND p.standing = 'said' AND t.ended_at IS NOT NULL ORDER BY t.ended_at, t.id`,
     [submissionId]
   )
   return rows.map(row => ({ at: row.ended_at as Date, said: row.said as string }))

@@ -60,8 +60,9 @@ export async function listMarked(db: Db, { learnerId, classIds }: Whose): Promis
   const [rows] = await db.execute<Row[]>(
     `SELECT c.id, c.station, c.carried_from, c.position, c.submission_id, l.word, m.result
      FROM corrections c JOIN submissions s ON s.id = c.submission_id JOIN critiques k ON k.submission_id = s.id
-     LEFT JOIN submissions n ON n.id = (SELECT MIN(v.id) FROM submissions v JOIN critiques vk ON vk.submission_id = v.id
-       WHERE v.first_id = COALESCE(s.first_id, s.id) AND v.id > s.id AND vk.state = 'released')
+     LEFT JOIN submissions n ON n.id = (SELECT v.id FROM submissions v JOIN critiques vk ON vk.submission_id = v.id
+       WHERE v.first_id = COALESCE(s.first_id, s.id) AND (v.handed_in_at, v.id) > (s.handed_in_at, s.id)
+         AND vk.state = 'released' ORDER BY v.handed_in_at, v.id LIMIT 1)
      LEFT JOIN comparisons m ON m.old_id = s.id AND m.new_id = n.id
      LEFT JOIN landings l ON l.correction_id = c.id AND l.new_id = n.id
      WHERE s.learner_id = ? AND s.class_id IN (${among(classIds)}) AND k.state = 'released'

@@ -31,7 +31,7 @@ export async function insertStudy(
 
 export async function listStudies(db: Db, assignmentId: number): Promise<Study[]> {
   const [rows] = await db.execute<Row[]>(
-    'SELECT id, checks, checked_at FROM studies WHERE assignment_id = ? ORDER BY id DESC',
+    'SELECT id, checks, checked_at FROM studies WHERE assignment_id = ? ORDER BY checked_at DESC, id DESC',
     [assignmentId]
   )
   return rows.map(row => ({
@@ -81,9 +81,10 @@ function mapSheet(row: Row): KeptSheet {
 }
 
 export async function listReadSheets(db: Db, assignmentId: number): Promise<KeptSheet[]> {
-  const [rows] = await db.execute<Row[]>('SELECT * FROM read_sheets WHERE assignment_id = ? ORDER BY id DESC', [
-    assignmentId
-  ])
+  const [rows] = await db.execute<Row[]>(
+    'SELECT * FROM read_sheets WHERE assignment_id = ? ORDER BY read_at DESC, id DESC',
+    [assignmentId]
+  )
   return rows.map(mapSheet)
 }
 

@@ -20,7 +20,8 @@ const COLUMNS = `x.id, x.exercise, x.own, x.settings, DATE_FORMAT(x.due_on, '%Y-
 const FROM = `FROM assignments x LEFT JOIN submissions s ON s.id = x.submission_id
   JOIN accounts a ON a.id = x.learner_id
   JOIN classes c ON c.id = x.class_id LEFT JOIN critiques k ON k.submission_id = s.id
-  LEFT JOIN submissions h ON h.id = (SELECT MAX(n.id) FROM submissions n WHERE n.assignment_id = x.id)
+  LEFT JOIN submissions h ON h.id = (SELECT n.id FROM submissions n WHERE n.assignment_id = x.id
+    ORDER BY n.handed_in_at DESC, n.id DESC LIMIT 1)
   LEFT JOIN measurements m ON m.submission_id = h.id`
 /** What a learner may know of: what was set to a class, and what came with a critique that they can read. */
 const KNOWN = "(x.submission_id IS NULL OR k.state = 'released')"

@@ -35,8 +35,9 @@ export async function listAudit(
      a.name AS account, c.name AS class
      FROM audit t LEFT JOIN accounts w ON w.id = t.actor_id LEFT JOIN accounts a ON a.id = t.account_id LEFT
        JOIN classes c ON c.id = t.class_id
-     WHERE ? IS NULL OR t.id < ? ORDER BY t.id DESC LIMIT ${most}`,
-    [before, before]
+     ${before === null ? '' : 'WHERE (t.at, t.id) < (SELECT b.at, b.id FROM audit b WHERE b.id = ?)'}
+     ORDER BY t.at DESC, t.id DESC LIMIT ${most}`,
+    before === null ? [] : [before]
   )
   const named = (id: unknown, name: unknown): string =>
     id === null ? '' : ((name as string | null) ?? `somebody erased (${String(id)})`)
@@ -58,7 +59,7 @@ export async function listAuditOf(
   accountId: number
 ): Promise<{ at: string; action: string; detail: string }[]> {
   const [rows] = await db.execute<Row[]>(
-    'SELECT at, action, detail FROM audit WHERE actor_id = ? OR account_id = ? ORDER BY id',
+    'SELECT at, action, detail FROM audit WHERE actor_id = ? OR account_id = ? ORDER BY at, id',
     [accountId, accountId]
   )
   return rows.map(row => ({

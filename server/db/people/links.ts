@@ -49,7 +49,7 @@ export async function findLink(db: Db, id: number): Promise<LinkRow | null> {
 /** The one of a kind that waits for an account, the newest. */
 export async function findLinkFor(db: Db, accountId: number, kind: LinkKind): Promise<LinkRow | null> {
   const [rows] = await db.execute<Row[]>(
-    `${SELECT} WHERE account_id = ? AND kind = ? AND ${LIVE} ORDER BY id DESC LIMIT 1`,
+    `${SELECT} WHERE account_id = ? AND kind = ? AND ${LIVE} ORDER BY created_at DESC, id DESC LIMIT 1`,
     [accountId, kind]
   )
   return rows[0] ? mapLink(rows[0]) : null

@@ -33,7 +33,8 @@ export async function insertMail(
     `INSERT INTO outbox (account_id, class_id, subject, body, about_id, in_reply_to, thread, email, link_id)
      VALUES (?, ?, ?, ?, ?, ?, ?,
        COALESCE(?, (SELECT COALESCE(e.guardian_email, e.email) FROM call_entries e WHERE e.account_id = ?)),
-       COALESCE(?, (SELECT MAX(l.id) FROM links l WHERE l.account_id = ? AND l.kind = 'entry')))`,
+       COALESCE(?, (SELECT l.id FROM links l WHERE l.account_id = ? AND l.kind = 'entry'
+         ORDER BY l.created_at DESC, l.id DESC LIMIT 1)))`,
     [
       accountId,
       classId,
@@ -78,7 +79,7 @@ export async function listMail(db: Db, accountId: number): Promise<ListedMail[]>
      FROM outbox o JOIN accounts a ON a.id = o.account_id
      WHERE o.account_id = ? OR o.class_id IN (SELECT v.class_id FROM memberships v WHERE v.account_id = ?
        AND v.role = 'instructor')
-     ORDER BY o.id DESC LIMIT 100`,
+     ORDER BY o.created_at DESC, o.id DESC LIMIT 100`,
     [accountId, accountId, accountId]
   )
   return rows.map(row => ({
@@ -118,7 +119,7 @@ export async function claimUndelivered(db: Db): Promise<Undelivered | null> {
      WHERE o.delivered_at IS NULL AND COALESCE(o.email, a.email) NOT LIKE '%.example'
        AND o.created_at > UTC_TIMESTAMP(3) - INTERVAL ${TRIED_DAYS} DAY
        AND (o.tried_at IS NULL OR o.tried_at < UTC_TIMESTAMP(3) - INTERVAL o.tries MINUTE)
-     ORDER BY o.id LIMIT 1 FOR UPDATE SKIP LOCKED`
+     ORDER BY o.created_at, o.id LIMIT 1 FOR UPDATE SKIP LOCKED`
   )
   const row = rows[0]
   if (!row) return null
@@ -150,7 +151,7 @@ export async function listMailTo(
   accountId: number
 ): Promise<{ subject: string; body: string; sentAt: string }[]> {
   const [rows] = await db.execute<Row[]>(
-    'SELECT subject, body, created_at FROM outbox WHERE account_id = ? ORDER BY id',
+    'SELECT subject, body, created_at FROM outbox WHERE account_id = ? ORDER BY created_at, id',
     [accountId]
   )
   return rows.map(row => ({

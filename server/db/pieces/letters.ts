@@ -104,7 +104,7 @@ const SHARED = `FROM letters w JOIN memberships m ON m.account_id = w.account_id
 /** Those of learners that somebody teaches, the oldest first. */
 export async function listWaiting(db: Db, staffId: number): Promise<LetterRow[]> {
   const [rows] = await db.execute<Row[]>(
-    `${SELECT} WHERE l.state = 'waiting' AND l.id IN (SELECT w.id ${SHARED}) ORDER BY l.id LIMIT 100`,
+    `${SELECT} WHERE l.state = 'waiting' AND l.id IN (SELECT w.id ${SHARED}) ORDER BY l.received_at, l.id LIMIT 100`,
     [staffId]
   )
   return rows.map(mapLetter)
@@ -122,7 +122,7 @@ export async function countWaiting(db: Db, staffId: number): Promise<number> {
 /** The latest of them that nothing came of; of strangers too for whoever runs the house. */
 export async function listRefused(db: Db, staffId: number, owner: boolean): Promise<LetterRow[]> {
   const [rows] = await db.execute<Row[]>(
-    `${SELECT} WHERE l.state = 'refused' AND (? OR l.id IN (SELECT w.id ${SHARED})) ORDER BY l.id DESC LIMIT 50`,
+    `${SELECT} WHERE l.state = 'refused' AND (? OR l.id IN (SELECT w.id ${SHARED})) ORDER BY l.received_at DESC, l.id DESC LIMIT 50`,
     [owner, staffId]
   )
   return rows.map(mapLetter)
@@ -210,7 +210,7 @@ async function dropPictures(db: Db, which: string, value: number): Promise<void>
 
 /** Every mail of an account. */
 export async function listLettersOf(db: Db, accountId: number): Promise<LetterRow[]> {
-  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE l.account_id = ? ORDER BY l.id`, [accountId])
+  const [rows] = await db.execute<Row[]>(`${SELECT} WHERE l.account_id = ? ORDER BY l.received_at, l.id`, [accountId])
   return rows.map(mapLetter)
 }
 

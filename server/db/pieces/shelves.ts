@@ -17,12 +17,12 @@ export async function reshelvePiece(db: Db, submissionId: number): Promise<void>
 /** Of what was handed in for an exercise the latest waits, until it is confirmed, returned or withdrawn. */
 export async function reshelveAnswers(db: Db, assignmentId: number): Promise<void> {
   const [[row]] = await db.execute<Row[]>(
-    `SELECT MAX(s.id) AS latest,
-       MAX(x.confirmed_at IS NULL AND x.returned_at IS NULL AND x.withdrawn_at IS NULL) AS open
-     FROM submissions s JOIN assignments x ON x.id = s.assignment_id WHERE s.assignment_id = ?`,
+    `SELECT s.id AS latest, x.confirmed_at IS NULL AND x.returned_at IS NULL AND x.withdrawn_at IS NULL AS open
+     FROM submissions s JOIN assignments x ON x.id = s.assignment_id WHERE s.assignment_id = ?
+     ORDER BY s.handed_in_at DESC, s.id DESC LIMIT 1`,
     [assignmentId]
   )
-  if (!row || row.latest === null) return
+  if (!row) return
   await db.execute<Changed>(
     "UPDATE submissions SET waits = IF(id = ? AND ?, 'exercises', NULL) WHERE assignment_id = ?",
     [row.latest as number, row.open as number, assignmentId]

@@ -7,6 +7,10 @@ import { photoSaid } from './photos'
 import type { Changed, Db, Row } from '../pool'
 import { reshelveAnswers } from './shelves'
 
+/** The versions before one, beside the first: those handed in before it. */
+const EARLIER = `FROM submissions v WHERE v.first_id = s.first_id
+  AND (v.handed_in_at, v.id) < (s.handed_in_at, s.id)`
+
 /** What is known of a piece beside its measurement. */
 export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS NOT NULL AS archived,
   c.budget_minutes, s.learner_id, a.name AS learner_name,
@@ -14,10 +18,8 @@ export const COLUMNS = `s.id, s.class_id, c.name AS class_name, c.archived_at IS
   COALESCE(k.state, 'draft') AS critique_state, COALESCE(k.seconds, 0) AS seconds, p.width, p.height,
   p.format, p.steps, p.told,
     s.reference_id,
-  IF(s.first_id IS NULL, 1, 2 + (SELECT COUNT(*) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id))
-    AS version,
-  COALESCE((SELECT MAX(v.id) FROM submissions v WHERE v.first_id = s.first_id AND v.id < s.id), s.first_id)
-    AS earlier_id`
+  IF(s.first_id IS NULL, 1, 2 + (SELECT COUNT(*) ${EARLIER})) AS version,
+  COALESCE((SELECT v.id ${EARLIER} ORDER BY v.handed_in_at DESC, v.id DESC LIMIT 1), s.first_id) AS earlier_id`
 export const FROM = `FROM submissions s JOIN classes c ON c.id = s.class_id JOIN accounts a ON a.id = s.learner_id
   JOIN pictures p ON p.id = s.picture_id JOIN measurements m ON m.submission_id = s.id
   LEFT JOIN critiques k ON k.submission_id = s.id`
@@ -150,7 +152,7 @@ export async function insertSubmission(
 export async function findSubmission(db: Db, { id, viewerId }: Look): Promise<Seen<MeasuredPiece> | null> {
   const [rows] = await db.execute<Row[]>(
     `SELECT ${COLUMNS}, ${ROLE}, m.state, m.report, m.reason,
-       (SELECT MAX(t.id) FROM sittings t WHERE t.up_id = s.id) AS sitting,
+       (SELECT t.id FROM sittings t WHERE t.up_id = s.id ORDER BY t.begun_at DESC, t.id DESC LIMIT 1) AS sitting,
        EXISTS (SELECT 1 FROM calls o WHERE o.class_id = s.class_id) AS of_call ${FROM} WHERE s.id = ?`,
     [viewerId, id]
   )

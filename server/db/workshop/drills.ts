@@ -23,7 +23,7 @@ const SHOWN = 400
 /** The latest first. */
 export async function listRuns(db: Db, accountId: number): Promise<DrillRun[]> {
   const [rows] = await db.execute<Row[]>(
-    `SELECT * FROM drill_runs WHERE account_id = ? ORDER BY id DESC LIMIT ${SHOWN}`,
+    `SELECT * FROM drill_runs WHERE account_id = ? ORDER BY done_at DESC, id DESC LIMIT ${SHOWN}`,
     [accountId]
   )
   return rows.map(mapRun)
@@ -37,7 +37,7 @@ export async function listClassRuns(
   const [rows] = await db.execute<Row[]>(
     `SELECT a.id AS learner_id, a.name, r.* FROM memberships m JOIN accounts a ON a.id = m.account_id
      LEFT JOIN drill_runs r ON r.account_id = a.id
-     WHERE m.class_id = ? AND m.role = 'learner' ORDER BY a.name, a.id, r.id DESC`,
+     WHERE m.class_id = ? AND m.role = 'learner' ORDER BY a.name, a.id, r.done_at DESC, r.id DESC`,
     [classId]
   )
   const learners = new Map<number, { id: number; name: string; runs: DrillRun[] }>()

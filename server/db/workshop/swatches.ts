@@ -4,7 +4,9 @@ import type { Changed, Db, Row } from '../pool'
 
 /** The latest first. */
 export async function listSwatches(db: Db, accountId: number): Promise<KeptSwatch[]> {
-  const [rows] = await db.execute<Row[]>('SELECT * FROM swatches WHERE account_id = ? ORDER BY id DESC', [accountId])
+  const [rows] = await db.execute<Row[]>('SELECT * FROM swatches WHERE account_id = ? ORDER BY kept_at DESC, id DESC', [
+    accountId
+  ])
   return rows.map(row => ({
     id: row.id as number,
     kind: row.kind as KeptSwatch['kind'],

@@ -9,10 +9,11 @@ import { findCall, insertCall, listCalls, markDrawn, updateCloses, type CallRow 
 import { deleteEntryOf, listEntries, updateEntry, type EntryRow } from '../../db/classes/call-entries'
 import { listSittings } from '../../db/classes/sittings'
 import { deleteSubmissions } from '../../db/people/erasure'
+import { changeOnce } from '../../db/once'
 import { db, transaction, type Db } from '../../db/pool'
 import { inClass } from '../access'
 import { sealedByUs, secret } from '../entering/secrets'
-import { makeClass, taughtBy } from '../house/classes'
+import { makeClassIn, taughtBy } from '../house/classes'
 import { tellPassed, tellTakenOff } from '../mail/guests'
 import { takeEntry } from './taking'
 import { wakeMeasuring } from '../pieces/measuring'
@@ -67,24 +68,26 @@ const beginning = (day: string): Date => new Date(`${day}T00:00:00`)
 /** @returns its id. */
 export async function openCall(account: Account, written: CallWritten): Promise<number> {
   const { title, budgetMinutes, asked, opensOn, closesOn, perPerson, most, ordered, returned } = written
-  const classId = await makeClass(account, {
-    name: title,
-    budgetMinutes,
-    startsOn: opensOn,
-    endsOn: closesOn,
-    wheel: 'painter'
-  })
-  return insertCall(db(), {
-    classId,
-    nonce: randomBytes(16),
-    asked,
-    opensAt: beginning(opensOn),
-    closesAt: addDays(beginning(closesOn), 1),
-    perPerson,
-    most,
-    ordered,
-    seed: randomInt(2 ** 32),
-    returned
+  return changeOnce(async connection => {
+    const classId = await makeClassIn(connection, account, {
+      name: title,
+      budgetMinutes,
+      startsOn: opensOn,
+      endsOn: closesOn,
+      wheel: 'painter'
+    })
+    return insertCall(connection, {
+      classId,
+      nonce: randomBytes(16),
+      asked,
+      opensAt: beginning(opensOn),
+      closesAt: addDays(beginning(closesOn), 1),
+      perPerson,
+      most,
+      ordered,
+      seed: randomInt(2 ** 32),
+      returned
+    })
   })
 }
 

@@ -4,6 +4,7 @@ import type { Account } from '../../../shared/account'
 import { findCritique, markWithdrawn, updateAnswer, updateQuestionBack } from '../../db/critique/critiques'
 import { askAgain } from '../../db/pieces/measurements'
 import { listInstructors } from '../../db/classes/memberships'
+import { changeOnce } from '../../db/once'
 import { db, transaction, type Db } from '../../db/pool'
 import { ownPiece, pieceTo } from '../access'
 import { audit } from '../house/audit'
@@ -20,7 +21,7 @@ async function held(connection: Db, submissionId: number) {
 /** Takes a critique back: a draft again, with everything it had. The learner is told. */
 export async function withdrawCritique(account: Account, submissionId: number): Promise<void> {
   const piece = await pieceTo('release', account, submissionId)
-  await transaction(async connection => {
+  await changeOnce(async connection => {
     await held(connection, submissionId)
     await markWithdrawn(connection, submissionId)
     // Nothing that the learner made of it outlives its being taken back.
@@ -38,7 +39,7 @@ export async function withdrawCritique(account: Account, submissionId: number): 
 export async function askBack(account: Account, submissionId: number, question: string): Promise<void> {
   const piece = await ownPiece(account, submissionId),
     instructors = await listInstructors(db(), piece.classId)
-  await transaction(async connection => {
+  await changeOnce(async connection => {
     if ((await held(connection, submissionId)).questionBack)
       throw new AppError('stale', 'You have asked your question; one is what there is.')
     await updateQuestionBack(connection, submissionId, question)

@@ -12,6 +12,7 @@ import {
 } from '../../db/critique/corrections'
 import { learnPhrase } from '../../db/critique/phrases'
 import { askAgain } from '../../db/pieces/measurements'
+import type { Answer } from '../../db/once'
 import type { Db } from '../../db/pool'
 import { editDraft, found, refuseStale } from './draft'
 import { wakeMeasuring } from '../pieces/measuring'
@@ -67,7 +68,11 @@ export const orderCorrections = (account: Account, submissionId: number, order: 
   })
 
 /** An edit of what is drawn: the piece is measured again with it, which nobody waits for. */
-async function editDrawn<T>(account: Account, submissionId: number, edit: (connection: Db) => Promise<T>): Promise<T> {
+async function editDrawn<T extends Answer>(
+  account: Account,
+  submissionId: number,
+  edit: (connection: Db) => Promise<T>
+): Promise<T> {
   const result = await editDraft(account, submissionId, async connection => {
     await askAgain(connection, submissionId)
     return edit(connection)

@@ -5,14 +5,15 @@ import { isDeepStrictEqual } from 'node:util'
 import { AppError } from '../../../shared/errors'
 import type { Account } from '../../../shared/account'
 import { findCritique } from '../../db/critique/critiques'
+import { once, type Answer } from '../../db/once'
 import { transaction, type Db } from '../../db/pool'
 import { pieceTo } from '../access'
 
 /**
  * Runs an edit on a draft that this account may change, holding it so that neither a release nor another edit crosses
- * it.
+ * it. Sent again with its key it is answered as it was, also when the critique was released since.
  */
-export async function editDraft<T>(
+export async function editDraft<T extends Answer>(
   account: Account,
   submissionId: number,
   edit: (connection: Db) => Promise<T>
@@ -20,9 +21,11 @@ export async function editDraft<T>(
   await pieceTo('draft', account, submissionId)
   return transaction(async connection => {
     const head = await findCritique(connection, submissionId, true)
-    if (head?.state === 'released')
-      throw new AppError('already-released', 'The critique is released; it can no longer be changed.')
-    return edit(connection)
+    return once(connection, () => {
+      if (head?.state === 'released')
+        throw new AppError('already-released', 'The critique is released; it can no longer be changed.')
+      return edit(connection)
+    })
   })
 }
 

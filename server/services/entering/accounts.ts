@@ -4,6 +4,7 @@ import { loginOf, type Account, type OpenSession, type PasswordChange } from '..
 import { AppError } from '../../../shared/errors'
 import { findByLogin, markSeen, updatePassword } from '../../db/people/accounts'
 import { keepUsed } from '../../db/people/erasure'
+import { deleteAnsweredRequests } from '../../db/once'
 import { deleteExpiredLinks } from '../../db/people/links'
 import { db, transaction, type Db } from '../../db/pool'
 import {
@@ -167,12 +168,13 @@ export async function changePassword(account: Account, { current, next, address,
 
 const SWEEP_MS = 3_600_000
 let sweeping: NodeJS.Timeout | null = null
-/** Sessions and links that ran out go, once an hour. */
+/** Sessions and links that ran out, and answers that nobody asks for again, go once an hour. */
 export function startSweeping(): void {
   sweeping = setInterval(
     () =>
       void deleteExpiredSessions(db())
         .then(() => deleteExpiredLinks(db()))
+        .then(() => deleteAnsweredRequests(db()))
         .catch(() => {}),
     SWEEP_MS
   )

@@ -4,13 +4,14 @@ import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
 import type { OwnListed } from '../../../shared/exercises/own-exercise'
 import * as rows from '../../db/exercises/own-exercises'
+import { changeOnce } from '../../db/once'
 import { db } from '../../db/pool'
 
 const gone = (): AppError => new AppError('not-found', 'There is no such exercise of yours.')
 
 export const listOwn = (account: Account): Promise<OwnListed[]> => rows.listOwnExercises(db(), account.id)
 export const makeOwn = (account: Account, exercise: OwnExercise): Promise<number> =>
-  rows.insertOwn(db(), account.id, exercise)
+  changeOnce(connection => rows.insertOwn(connection, account.id, exercise))
 
 export async function changeOwn(account: Account, id: number, exercise: OwnExercise): Promise<void> {
   if (!(await rows.updateOwn(db(), { id, accountId: account.id }, exercise))) throw gone()

@@ -67,7 +67,7 @@ function bySet(all: readonly Assignment[]): ExerciseRecord['sets'] {
         confirmed: count(own, a => a.confirmedAt !== null)
       }
     })
-    .sort((p, q) => q.id - p.id)
+    .sort((p, q) => q.setAt.localeCompare(p.setAt) || q.id - p.id)
 }
 
 export async function exerciseRecord(account: Account, classId: number): Promise<ExerciseRecord> {

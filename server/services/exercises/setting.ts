@@ -7,6 +7,7 @@ import * as rows from '../../db/exercises/assignments'
 import { findStandards } from '../../db/classes/classes'
 import { insertSet } from '../../db/exercises/exercise-sets'
 import { listMembers } from '../../db/classes/memberships'
+import { changeOnce } from '../../db/once'
 import { db, transaction } from '../../db/pool'
 import { assignmentTo, inClass, setTo } from '../access'
 import { askAgain } from '../../db/pieces/measurements'
@@ -37,7 +38,7 @@ export async function setExercise(account: Account, classId: number, input: SetI
     key = keyed ? input.key : 'own'
   const { wheel } = await findStandards(db(), classId),
     hues = huesFor(key, chosen.length)
-  return transaction(async connection => {
+  return changeOnce(async connection => {
     const setId = await insertSet(connection, { classId, exercise: what.exercise, eachHue: key === 'each' })
     for (const [i, learnerId] of chosen.entries()) {
       const settings: Settings = { wheel, hue: hues[i]!, tolerance, medium }
@@ -69,7 +70,7 @@ export async function withdrawAssignment(account: Account, id: number, note: str
   const set = await assignmentTo('release', account, id)
   if (set.withdrawnAt) return
   if (set.confirmedAt) throw new AppError('invalid', 'It is confirmed already: there is nothing to withdraw.')
-  await transaction(async connection => {
+  await changeOnce(async connection => {
     await rows.markWithdrawn(connection, id, note)
     await tellExercise(connection, { what: 'withdrawn', ...toldOf(set), dueOn: set.dueOn, note })
   })
@@ -92,7 +93,7 @@ export async function confirmReached(account: Account, id: number, now: Date): P
       && a.handIn?.checks?.length
       && a.handIn.checks.every(c => c.passed)
   )
-  await transaction(async connection => {
+  await changeOnce(async connection => {
     for (const a of reached) {
       await rows.markConfirmed(connection, a.id, { at: now, word: '' })
       await tellExercise(connection, { what: 'confirmed', ...toldOf(a), dueOn: a.dueOn, note: '' })
@@ -112,7 +113,7 @@ export async function answerHandIn(
 ): Promise<void> {
   const set = await assignmentTo('release', account, id)
   if (!set.handIn) throw new AppError('invalid', 'Nothing has been handed in for this exercise yet.')
-  await transaction(async connection => {
+  await changeOnce(async connection => {
     if (outcome === 'confirmed') await rows.markConfirmed(connection, id, { at: now, word })
     else await rows.markReturned(connection, id, { at: now, word })
     await tellExercise(connection, { what: outcome, ...toldOf(set), dueOn: set.dueOn, note: word })

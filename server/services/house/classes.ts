@@ -16,7 +16,8 @@ import {
 } from '../../db/classes/classes'
 import { askAgainInClass } from '../../db/pieces/measurements'
 import { insertMembership, listInstructors } from '../../db/classes/memberships'
-import { db, transaction } from '../../db/pool'
+import { changeOnce } from '../../db/once'
+import { db, transaction, type Db } from '../../db/pool'
 import { markForRotation } from '../../db/people/sessions'
 import { inClass } from '../access'
 import { audit } from './audit'
@@ -31,16 +32,20 @@ export const taughtBy = async (classId: number): Promise<string> =>
   (await listInstructors(db(), classId)).map(i => i.name).join(' and ')
 
 /** Whoever makes it teaches it. @returns its id. */
-export async function makeClass(account: Account, { wheel, ...fields }: ClassWritten): Promise<number> {
-  return transaction(async connection => {
-    const id = await insertClass(connection, fields)
-    if (wheel !== DEFAULT_STANDARDS.wheel) await updateStandards(connection, id, { ...DEFAULT_STANDARDS, wheel })
-    await insertMembership(connection, { classId: id, accountId: account.id, role: 'instructor' })
-    await markForRotation(connection, account.id)
-    await audit(connection, { action: 'class-made', actorId: account.id, classId: id })
-    return id
-  })
+export async function makeClassIn(
+  connection: Db,
+  account: Account,
+  { wheel, ...fields }: ClassWritten
+): Promise<number> {
+  const id = await insertClass(connection, fields)
+  if (wheel !== DEFAULT_STANDARDS.wheel) await updateStandards(connection, id, { ...DEFAULT_STANDARDS, wheel })
+  await insertMembership(connection, { classId: id, accountId: account.id, role: 'instructor' })
+  await markForRotation(connection, account.id)
+  await audit(connection, { action: 'class-made', actorId: account.id, classId: id })
+  return id
 }
+export const makeClass = (account: Account, written: ClassWritten): Promise<number> =>
+  changeOnce(connection => makeClassIn(connection, account, written))
 
 export async function readClass(account: Account, id: number): Promise<ClassDetails> {
   await inClass(account, id, 'oversee')

@@ -2,6 +2,7 @@
 import { practiseNext } from '../../../core/progress/practise'
 import { tallyOf } from '../../../core/progress/tally'
 import type { Account } from '../../../shared/account'
+import { lastSetFirst } from '../../../shared/exercises/assignment'
 import type { ClassProgress } from '../../../shared/pieces/progress'
 import { listAssignmentsIn } from '../../db/exercises/assignments'
 import { findClass } from '../../db/classes/classes'
@@ -32,7 +33,7 @@ export async function progressOfClass(account: Account, classId: number): Promis
       readings: latest.flatMap(p => p.readings),
       set: assignments
         .filter(a => a.learner.id === learner.id)
-        .sort((p, q) => q.id - p.id)
+        .sort(lastSetFirst)
         .map(a => a.exercise)
     })
   }

@@ -1,6 +1,7 @@
 /** Drills for the eye: kept, followed over time, a class's at a glance. */
 import type { Account } from '../../../shared/account'
 import type { ClassDrills, DrillRun, DrillRunInput } from '../../../shared/workshop'
+import { changeOnce } from '../../db/once'
 import { db } from '../../db/pool'
 import { insertRun, listClassRuns, listRuns } from '../../db/workshop/drills'
 import { inClass } from '../access'
@@ -9,7 +10,7 @@ export const readRuns = (account: Account): Promise<DrillRun[]> => listRuns(db()
 
 /** @returns it, with the threshold its answers come to. */
 export async function keepRun(account: Account, run: DrillRunInput, now = new Date()): Promise<DrillRun> {
-  const id = await insertRun(db(), account.id, { run, at: now })
+  const id = await changeOnce(connection => insertRun(connection, account.id, { run, at: now }))
   return (await listRuns(db(), account.id)).find(r => r.id === id)!
 }
 

@@ -5,6 +5,7 @@ import type { ClassListed } from '../../../shared/class'
 import { AppError } from '../../../shared/errors'
 import { MOST_PAINTS, type PaintInput, type SetList, type Workshop } from '../../../shared/workshop'
 import { findClass, listClassesOf } from '../../db/classes/classes'
+import { changeOnce } from '../../db/once'
 import { db, transaction } from '../../db/pool'
 import { deletePaint, deletePaints, insertPaints, listPaints, updatePaint } from '../../db/workshop/paints'
 import { listSwatches } from '../../db/workshop/swatches'
@@ -36,7 +37,7 @@ async function listsOf(classes: readonly ClassListed[]): Promise<SetList[]> {
 
 /** @throws AppError invalid where a box would be larger than any is. */
 export async function addPaints(account: Account, paints: readonly PaintInput[]): Promise<void> {
-  await transaction(async connection => {
+  await changeOnce(async connection => {
     const there = await listPaints(connection, { accountId: account.id }, true)
     if (there.length + paints.length > MOST_PAINTS)
       throw new AppError(

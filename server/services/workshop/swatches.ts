@@ -3,6 +3,7 @@ import type { z } from 'zod'
 import type { Account } from '../../../shared/account'
 import { AppError } from '../../../shared/errors'
 import type { SwatchInput, swatchChangeSchema } from '../../../shared/workshop'
+import { changeOnce } from '../../db/once'
 import { db } from '../../db/pool'
 import { countSwatches, deleteSwatch, insertSwatch, updateNote, updateRead } from '../../db/workshop/swatches'
 
@@ -12,7 +13,7 @@ const MOST = 600
 export async function keepSwatch(account: Account, swatch: SwatchInput): Promise<number> {
   if ((await countSwatches(db(), account.id)) >= MOST)
     throw new AppError('invalid', `A book holds ${MOST} swatches: take out some that you do not need.`)
-  return insertSwatch(db(), account.id, swatch)
+  return changeOnce(connection => insertSwatch(connection, account.id, swatch))
 }
 
 const gone = (): AppError => new AppError('not-found', 'There is no such swatch in your book.')

@@ -7,11 +7,11 @@ import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
-import mysql, { type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { freePort, startDatabase, type RunningDatabase } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
 import { startServer } from '../../../bin/lib/serve'
+import { sumsOf } from '../../consistency'
 import { House } from '../../house'
 import { Person, picture } from '../client'
 
@@ -35,26 +35,6 @@ function run(command: 'backup' | 'restore', file: string, env: Record<string, st
   })
   return { status, said: stdout + stderr }
 }
-async function rowsOf(url: string): Promise<Record<string, string>> {
-  const connection = await mysql.createConnection({ uri: url })
-  try {
-    const [tables] = await connection.query<RowDataPacket[]>(
-      `SELECT table_name AS name FROM information_schema.tables
-       WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE'`
-    )
-    const sums: Record<string, string> = {}
-    for (const { name } of tables as { name: string }[]) {
-      // Of every column of every row, blobs too.
-      const [[sum]] = await connection.query<RowDataPacket[]>(`CHECKSUM TABLE \`${name}\` EXTENDED`),
-        [[count]] = await connection.query<RowDataPacket[]>(`SELECT COUNT(*) AS n FROM \`${name}\``)
-      sums[name] = `${count!.n} rows, ${sum!.Checksum}`
-    }
-    return sums
-  } finally {
-    await connection.end()
-  }
-}
-
 let first: Awaited<ReturnType<typeof house>>, second: Awaited<ReturnType<typeof house>>
 beforeAll(async () => {
   ;[first, second] = [await house('first'), await house('second')]
@@ -76,7 +56,7 @@ it('holds every row and blob, and people sign in to what was restored', async ()
   // What was restored rests, so that both sides of this one are the same moment.
   expect(run('backup', at('again.gz'), first.env)).toMatchObject({ status: 0 })
   expect(run('restore', at('again.gz'), second.env)).toMatchObject({ status: 0 })
-  const [one, other] = [await rowsOf(first.keeperUrl), await rowsOf(second.keeperUrl)]
+  const [one, other] = [await sumsOf(first.keeperUrl), await sumsOf(second.keeperUrl)]
   expect(other).toEqual(one)
   expect(Number.parseInt(one.submissions!)).toBeGreaterThan(10)
   expect(Number.parseInt(one.blobs!)).toBeGreaterThan(10)
@@ -94,10 +74,10 @@ it('holds every row and blob, and people sign in to what was restored', async ()
 }, 120_000)
 
 it('is refused into a database that holds something, and over a file that is there', async () => {
-  const before = await rowsOf(second.keeperUrl)
+  const before = await sumsOf(second.keeperUrl)
   const into = run('restore', at('again.gz'), second.env)
   expect(into).toMatchObject({ status: 1, said: expect.stringContaining('tables already') })
-  expect(await rowsOf(second.keeperUrl)).toEqual(before)
+  expect(await sumsOf(second.keeperUrl)).toEqual(before)
   expect(run('backup', at('again.gz'), first.env)).toMatchObject({
     status: 1,
     said: expect.stringContaining('there already')
@@ -115,7 +95,7 @@ it.each([
     writeFileSync(at(`${name}.gz`), spoil(readFileSync(at('again.gz'))))
     const empty = await house(name)
     expect(run('restore', at(`${name}.gz`), empty.env)).toMatchObject({ status: 1, said: expect.stringContaining(why) })
-    expect(await rowsOf(empty.keeperUrl)).toEqual({})
+    expect(await sumsOf(empty.keeperUrl)).toEqual({})
   },
   60_000
 )
@@ -132,7 +112,7 @@ it('goes on to the moment before a mistake by the log of its database, and not p
     await served.allMeasured()
     // What is done to it is done: nothing else writes from here on.
     await endChild(served.server, 5000)
-    const before = await rowsOf(served.database.keeperUrl),
+    const before = await sumsOf(served.database.keeperUrl),
       until = new Date(Math.ceil(Date.now() / 1000) * 1000)
     await new Promise(resolve => setTimeout(resolve, until.getTime() - Date.now() + 1100))
     const connection = await served.connect()
@@ -154,7 +134,7 @@ it('goes on to the moment before a mistake by the log of its database, and not p
     expect(put.status, put.said).toBe(0)
     const database = await startDatabase(at('moment'), Number(restored.CRITICA_DATABASE_PORT))
     databases.push(database)
-    expect(await rowsOf(database.keeperUrl)).toEqual(before)
+    expect(await sumsOf(database.keeperUrl)).toEqual(before)
   } finally {
     await served.close()
   }

@@ -13,7 +13,7 @@ import { freePort, secretsOf } from '../../../bin/lib/database'
 import { endChild } from '../../../bin/lib/processes'
 import { startServer } from '../../../bin/lib/serve'
 import { House, PASSWORD, until } from '../../house'
-import { Person } from '../client'
+import { Person, picture } from '../client'
 
 const folder = mkdtempSync(join(tmpdir(), 'critica-proxy-')),
   at = (name: string): string => join(folder, name)
@@ -74,14 +74,16 @@ const UNDER_A_PATH: Proxy = {
 }
 
 describe.each([
-  ...Object.entries(PROXIES).map(([name, proxy]) => ({ ...proxy, name, path: '' })),
-  { ...UNDER_A_PATH, name: 'nginx, under a path', path: '/critica' }
-])('behind $name', ({ name, path, sample, command, around }) => {
-  let proxy: ChildProcess, server: ChildProcess, origin: string, port: number
+  ...Object.entries(PROXIES).map(([name, proxy]) => ({ ...proxy, name, path: '', of: 1 })),
+  { ...UNDER_A_PATH, name: 'nginx, under a path', path: '/critica', of: 1 },
+  { ...PROXIES.nginx, name: 'nginx, two of us', path: '', of: 2 }
+])('behind $name', ({ name, path, sample, command, around, of }) => {
+  const servers: ChildProcess[] = []
+  let proxy: ChildProcess, origin: string, port: number
 
   beforeAll(async () => {
     port = await freePort()
-    const inside = await freePort()
+    const inside = await Promise.all(Array.from({ length: of }, freePort))
     origin = `https://localhost:${port}${path}`
     // Certificates made a moment ago are nobody's whom this process knows.
     vi.stubEnv('NODE_TLS_REJECT_UNAUTHORIZED', '0')
@@ -96,15 +98,19 @@ describe.each([
       .replace('listen 443', `listen 127.0.0.1:${port}`)
       .replace('*:443', `127.0.0.1:${port}`)
       .replace('127.0.0.1:PORT', `127.0.0.1:${port}`)
-      .replaceAll('127.0.0.1:3000', `127.0.0.1:${inside}`)
+      .replaceAll('127.0.0.1:3000', `127.0.0.1:${inside[0]!}`)
+      .replace('# server 10.0.0.2:3000', line => (of > 1 ? `server 127.0.0.1:${inside[1]!}` : line))
     writeFileSync(command.at(-1)!, whole)
-    server = await startServer({
-      port: inside,
-      databaseUrl: house.database.url,
-      secret: secretsOf(house.folder).session,
-      demo: false,
-      origin
-    })
+    for (const own of inside)
+      servers.push(
+        await startServer({
+          port: own,
+          databaseUrl: house.database.url,
+          secret: secretsOf(house.folder).session,
+          demo: false,
+          origin
+        })
+      )
     const [file, ...rest] = command
     proxy = spawn(file!, rest, { stdio: ['ignore', 'ignore', 'inherit'] })
     await until(
@@ -119,7 +125,7 @@ describe.each([
   }, 60_000)
   afterAll(async () => {
     await endChild(proxy, 3000)
-    await endChild(server, 5000)
+    await Promise.all(servers.map(server => endChild(server, 5000)))
     vi.unstubAllEnvs()
   })
   afterEach(async () => {
@@ -185,4 +191,14 @@ describe.each([
     const tooLarge = await learner.handIn(Buffer.concat([png, Buffer.alloc(8e6)]))
     expect([tooLarge.status, await tooLarge.text()]).toEqual([413, expect.stringContaining('25 MB')])
   }, 60_000)
+
+  it.runIf(of > 1)('goes on where one of them is killed: nobody who looks is told of it', async () => {
+    const learner = await Person.signedIn('learner-0@house.example', { password: PASSWORD, origin })
+    const look = async (): Promise<number[]> =>
+      Promise.all(Array.from({ length: 12 }, async () => (await learner.fetch('/submissions')).status))
+    expect(new Set(await look())).toEqual(new Set([200]))
+    servers[1]!.kill('SIGKILL')
+    for (let turn = 0; turn < 3; turn++) expect(new Set(await look())).toEqual(new Set([200]))
+    expect((await learner.handIn(await picture(70, 52))).status).toBe(200)
+  })
 })

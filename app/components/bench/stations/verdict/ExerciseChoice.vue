@@ -3,7 +3,7 @@ import { addDays, format } from 'date-fns'
 import { EXERCISES, EXERCISE_KEYS, PLAIN_SETTINGS, type ExerciseKey } from '~~/core/exercise'
 import { rowOf } from '~~/core/critique/stations/table'
 import { suggestExercises } from '~~/core/exercise/suggest'
-import { assignmentListSchema } from '~~/shared/exercises/assignment'
+import { assignmentListSchema, lastSetFirst } from '~~/shared/exercises/assignment'
 import { ownListSchema } from '~~/shared/exercises/own-exercise'
 
 /** The exercise that goes with a critique: what would train the weakest of it in one gesture, or any of the shelf. */
@@ -42,7 +42,7 @@ const keys = computed(() => [{ value: null, title: 'the learner’s choice' }, .
 const before = computed(() =>
   (assignments.value ?? [])
     .filter(a => a.learner.id === bench.piece.learner.id && a.from?.submissionId !== bench.piece.id)
-    .sort((p, q) => q.id - p.id)
+    .sort(lastSetFirst)
     .map(a => a.exercise)
 )
 const suggested = computed(() =>

@@ -1,5 +1,5 @@
-/** A hand-in that is sent twice, too often, or into a queue that is full. */
-import type { Connection } from 'mysql2/promise'
+/** What is sent twice: a hand-in, a correction, a release, a class. A hand-in too often, or into a queue that is full. */
+import type { Connection, RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { piecePageSchema } from '../../shared/pieces/submission'
 import { database, Person, picture } from './client'
@@ -21,6 +21,45 @@ it('sent again with its key is the same piece, also at the same moment; by someb
   const rosa = await Person.signedIn('rosa')
   expect(new Set([first, await send(rosa, { key }), await send(ada), await send(ada)]).size).toBe(4)
 })
+
+it('a correction, a release and a class sent again with their keys are made once, and answered as they were', async () => {
+  const tamsin = await Person.signedIn('tamsin'),
+    title = `Released once, ${Date.now()}`,
+    { id } = (await (await ada.handIn(await picture(67, 51), { title })).json()) as { id: number },
+    marked = { station: 'values', area: null, readingId: null, reason: '', what: 'Once', todo: '', target: null },
+    send = async (key: string): Promise<number> =>
+      (await (await tamsin.once(key, `/submissions/${id}/corrections`, marked)).json()).id
+  const [first, ...more] = await Promise.all([1, 2, 3].map(() => send('of-one-press-of-a-key')))
+  expect([...more, await send('of-one-press-of-a-key')]).toEqual([first, first, first])
+  expect(await send('of-another-press')).not.toBe(first)
+  await tamsin.json('PUT', `/submissions/${id}/critique`, { works: 'It does.', verdict: 'So it is.', revision: 0 })
+  await ada.measured(id)
+  const release = async (key: string): Promise<number> =>
+    (await tamsin.once(key, `/submissions/${id}/release`, {})).status
+  expect([
+    await release('of-one-press-of-a-key'),
+    await release('of-one-press-of-a-key'),
+    await release('of-another-press')
+  ]).toEqual([200, 200, 409])
+  const [[{ mails }]] = await connection.query<RowDataPacket[]>(
+    'SELECT COUNT(*) AS mails FROM outbox WHERE subject LIKE ?',
+    [`The critique of “${title}”%`]
+  )
+  expect(mails).toBe(1)
+  // Also once the critique can no longer be changed.
+  expect(await send('of-one-press-of-a-key')).toBe(first)
+  // The same key means the same only for the same person and the same thing.
+  const called = {
+      name: 'Sent twice',
+      startsOn: '2026-09-01',
+      endsOn: '2027-06-30',
+      budgetMinutes: 5,
+      wheel: 'painter'
+    },
+    make = async (key: string): Promise<number> => (await (await tamsin.once(key, '/classes', called)).json()).id
+  expect(await make('of-one-press-of-a-key')).toBe(await make('of-one-press-of-a-key'))
+  expect((await tamsin.once('short', '/classes', called)).status).toBe(422)
+}, 60_000)
 
 it('after two hundred of a day waits until tomorrow, and for a queue of half an hour until later', async () => {
   const guest = await Person.signedIn('bram'),
@@ -57,7 +96,7 @@ it('after two hundred of a day waits until tomorrow, and for a queue of half an 
     expect(await send()).toEqual([503, expect.stringMatching(/\d+ pictures wait to be measured/)])
     // Whoever has one among them is told with how many it waits.
     const { items } = piecePageSchema.parse(await (await guest.fetch('/submissions')).json())
-    const { measurement } = items[0]!
+    const { measurement } = items.find(p => p.title === 'A copy')!
     expect([measurement.state, 'waiting' in measurement && measurement.waiting! > 900]).toEqual(['queued', true])
   } finally {
     await away()
