@@ -10,15 +10,17 @@ export interface PostOffice {
   close(): void
 }
 
-export async function postOffice(): Promise<PostOffice> {
+/** @param taken what happens when one came, before its sender is told. */
+export async function postOffice(taken: () => Promise<void> | void = () => {}): Promise<PostOffice> {
   const mails: string[] = [],
     port = await freePort()
   const server = new SMTPServer({
     authOptional: true,
     disabledCommands: ['STARTTLS'],
     onData: (stream, _, done) => {
-      void text(stream).then(mail => {
+      void text(stream).then(async mail => {
         mails.push(mail)
+        await taken()
         done()
       })
     }

@@ -3,7 +3,8 @@ import type { Asked, Tasks, Told } from './protocol'
 
 export function serve(tasks: Tasks): void {
   const tell = (told: Told): void => {
-    process.send!(told)
+    // A server that is gone needs no telling: this process ends with it.
+    process.send!(told, undefined, undefined, () => {})
   }
   process.on('message', ({ id, name, request }: Asked) => {
     const progress = (share: number): void => tell({ kind: 'progress', id, share })

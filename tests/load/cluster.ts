@@ -160,6 +160,11 @@ await until(
   async () => (await rowsOf("SELECT 1 FROM measurements WHERE state <> 'done'")).length === 0,
   180_000
 )
+await until(
+  'every mail is sent',
+  async () => (await rowsOf('SELECT 1 FROM outbox WHERE delivered_at IS NULL')).length === 0,
+  120_000
+).catch(() => {})
 const kept = await rowsOf('SELECT id, hand_in_key FROM submissions'),
   marks = await rowsOf('SELECT submission_id, what FROM corrections')
 console.log(`${asked} asked, ${pieces.size} pieces and ${marks.length} corrections, ${post.mails.length} mails`)
@@ -185,6 +190,10 @@ figure('corrections that are there twice', {
 const letters = post.mails.map(mail => /^Message-ID: (.*)$/im.exec(mail)![1]!.trim()),
   told = post.mails.map(mail => `${/^To: (.*)$/im.exec(mail)![1]} ${/^Subject: (.*(\r?\n .*)*)/im.exec(mail)![1]}`)
 figure('mails sent twice', { value: twice(letters) + twice(told), most: 0 })
+figure('mails not sent', {
+  value: (await rowsOf('SELECT 1 FROM outbox WHERE delivered_at IS NULL')).length,
+  most: 0
+})
 figure('longest time that nobody answered a person', { value: longestTrouble / 1000, most: 10, unit: ' s' })
 await Promise.all(servers.map(server => endChild(server, 5000)))
 await cluster.close()

@@ -17,7 +17,7 @@ import { conclude, figure } from './figures'
 const KILLS = Number(process.argv[2] ?? 100),
   LEARNERS = 8,
   /** Milliseconds between all being up and the next kill: from the middle of a start to the middle of the work. */
-  LONGEST_MS = 4000
+  LONGEST_MS = 5000
 const random = seededRandom(3)
 
 /** Something answered for: a statement that finds it, exactly once. */
@@ -109,7 +109,9 @@ async function work(n: number): Promise<void> {
   const teacher = await enter('instructor-0'),
     learner = await enter(`learner-${n}`),
     classId = house.classOf(n)
-  const { id: own } = await read<{ id: number }>(learner, '/session')
+  const {
+    account: { id: own }
+  } = await read<{ account: { id: number } }>(learner, '/session')
   for (; going; await wait(6000 * random())) {
     const words = { classId: `${classId}`, title: `A piece of ${n}, ${randomBytes(4).toString('hex')}` },
       id = await handIn(learner, words)
@@ -139,7 +141,7 @@ const everybody = Array.from({ length: LEARNERS }, (_, n) =>
   })
 )
 for (let n = 1; n <= KILLS; n++) {
-  await wait(LONGEST_MS * random() ** 2)
+  await wait(LONGEST_MS * random())
   const which = Math.floor(random() * 3)
   if (which !== 1) house.server.kill('SIGKILL')
   if (which !== 0) {

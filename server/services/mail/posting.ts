@@ -3,8 +3,10 @@
  * waits for it.
  */
 import { createTransport, type Transporter } from 'nodemailer'
+import pRetry from 'p-retry'
 import { findLink } from '../../db/people/links'
 import { claimUndelivered, markTried, type Undelivered } from '../../db/people/outbox'
+import { databaseAway } from '../../db/outage'
 import { db, transaction, type Db } from '../../db/pool'
 import { settings } from '../../settings'
 import { pathOf } from '../entering/links'
@@ -13,6 +15,8 @@ import { logError } from '../../log'
 const EVERY_MS = 3000
 /** A mail server that hangs is given up within the minute that a mail is its taker's. */
 const LIMITS = { connectionTimeout: 10_000, greetingTimeout: 10_000, socketTimeout: 20_000 }
+/** For most of the minute that a mail is its taker's. */
+const SAID_AGAIN = { minTimeout: 500, factor: 1.5, maxTimeout: 3000, retries: 30, maxRetryTime: 45_000 }
 let timer: NodeJS.Timeout | null = null
 let transport: Transporter | null = null
 let busy: Promise<void> | null = null
@@ -52,7 +56,11 @@ async function postOne(from: string): Promise<boolean> {
             () => '',
             (error: Error) => error.message || 'the mail server refused it'
           )
-  await markTried(db(), mail.id, failure)
+  // Whoever sent it says so, also when the database is away just then: else another would send it again.
+  await pRetry(() => markTried(db(), mail.id, failure), {
+    ...SAID_AGAIN,
+    shouldRetry: ({ error }) => databaseAway(error)
+  })
   return true
 }
 

@@ -5,18 +5,28 @@
 import { once } from 'node:events'
 import { readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { afterAll, beforeAll, expect, it } from 'vitest'
+import { afterAll, beforeAll, expect, it, vi } from 'vitest'
+import type { RowDataPacket } from 'mysql2/promise'
 import type { ErrorBody } from '../../../shared/errors'
 import { picture, type Person } from '../client'
 import { House, until } from '../../house'
+import { postOffice, type PostOffice } from '../../post-office'
 
-let house: House, learner: Person, instructor: Person
+let house: House, learner: Person, instructor: Person, post: PostOffice
+/** What a mail that comes brings with it. */
+let mailCame: () => Promise<void> | void = () => {}
 beforeAll(async () => {
+  post = await postOffice(() => mailCame())
+  vi.stubEnv('CRITICA_SMTP_URL', post.url)
   house = await House.open()
   learner = await house.signedIn('learner-0')
   instructor = await house.signedIn('instructor-0')
 })
-afterAll(() => house.close())
+afterAll(async () => {
+  await house.close()
+  post.close()
+  vi.unstubAllEnvs()
+})
 
 async function handIn(title: string): Promise<number> {
   const answer = await learner.handIn(await picture(900, 700), { title })
@@ -68,6 +78,34 @@ it('a database killed while pieces are measured leaves none of them stuck when i
   expect((await instructor.fetch('/submissions')).status).toBe(200)
   const ready = await fetch(`${house.origin}/readyz`)
   expect([ready.status, await ready.json()]).toEqual([200, { database: 'here', tables: 'right', workers: 'open' }])
+})
+
+it('a mail that was sent while the database went is said to be sent when it is back, and goes out once', async () => {
+  mailCame = async () => {
+    mailCame = () => {}
+    house.database.process.kill('SIGKILL')
+    await once(house.database.process, 'exit')
+  }
+  const connection = await house.connect()
+  await connection.query(
+    `INSERT INTO outbox (account_id, email, subject, body)
+     SELECT MIN(id), 'once@critica.test', 'Once', '' FROM accounts`
+  )
+  connection.destroy()
+  await until('it was taken', () => post.mails.length === 1 && house.database.process.signalCode !== null)
+  await house.startDatabase()
+  // Sooner than the minute in which nobody else takes it.
+  await until(
+    'it is said to be sent',
+    async () => {
+      const kept = await house.connect(),
+        [rows] = await kept.query<RowDataPacket[]>("SELECT 1 FROM outbox WHERE subject = 'Once' AND delivered_at > 0")
+      await kept.end()
+      return rows.length === 1
+    },
+    20_000
+  )
+  expect(post.mails).toHaveLength(1)
 })
 
 it('a server killed while it takes work in loses none that it had answered for, and its scratch goes with the next', async () => {
