@@ -27,7 +27,10 @@ export async function once<T extends Answer>(db: Db, change: () => Promise<T>): 
   const request = asked.getStore()
   if (!request) return change()
   const key = [request.accountId, request.key],
-    [rows] = await db.execute<Row[]>('SELECT answer FROM answered_requests WHERE account_id = ? AND request_key = ?', key)
+    [rows] = await db.execute<Row[]>(
+      'SELECT answer FROM answered_requests WHERE account_id = ? AND request_key = ?',
+      key
+    )
   if (rows[0]) return rows[0].answer as T
   const answer = await change()
   try {

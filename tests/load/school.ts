@@ -9,7 +9,8 @@ import type { House } from '../house'
 /** How long somebody looks at what they see before they ask for the next thing, on average. */
 const LEARNER_MS = 2000,
   INSTRUCTOR_MS = 1000,
-  HAND_INS_A_MINUTE = 20
+  HAND_INS_A_MINUTE = 20,
+  A_CLASS = 50
 
 /** Milliseconds each; what went wrong, in words. */
 export interface Heard {
@@ -21,7 +22,7 @@ export interface Heard {
   readonly errors: string[]
 }
 
-type Page = { items: { id: number; state: string }[] } | null
+type Page = { items: { id: number; state: string; measurement: { state: string } }[] } | null
 
 /** Photographs of 12 megapixels with their grain, a few megabytes each. */
 async function photographs(): Promise<Buffer[]> {
@@ -50,8 +51,19 @@ export class School {
   ) {}
 
   static async open(house: House, size: { readonly learners: number; readonly instructors: number }): Promise<School> {
-    const people = (role: string, count: number): Promise<Person[]> =>
-      Promise.all(Array.from({ length: count }, (_, i) => house.signedIn(`${role}-${i}`)))
+    // A class at a time comes in: more at once are asked to wait.
+    const people = async (role: string, count: number): Promise<Person[]> => {
+      const signedIn: Person[] = []
+      while (signedIn.length < count)
+        signedIn.push(
+          ...(await Promise.all(
+            Array.from({ length: Math.min(A_CLASS, count - signedIn.length) }, (_, i) =>
+              house.signedIn(`${role}-${signedIn.length + i}`)
+            )
+          ))
+        )
+      return signedIn
+    }
     return new School(
       house,
       {
@@ -109,7 +121,8 @@ export class School {
     for (let n = 0; this.going; n++) {
       await this.get(person, '/shelves')
       const page = (await this.get(person, '/submissions?shelf=review')) as Page,
-        piece = page?.items[Math.floor(this.random() * page.items.length)]?.id
+        ready = page?.items.filter(p => p.measurement.state === 'done') ?? [],
+        piece = ready[Math.floor(this.random() * ready.length)]?.id
       await this.pause(INSTRUCTOR_MS)
       if (!piece) continue
       for (const path of ['', '/critique', '/picture/display']) await this.get(person, `/submissions/${piece}${path}`)
