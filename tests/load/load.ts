@@ -1,7 +1,8 @@
 /**
  * `npm run load`: a school of 400 learners and 20 instructors at work on a server of its own on the loopback address,
- * with 20 pictures of 12 megapixels handed in a minute, for ten minutes (`npm run load -- 2`: for two). Then as long
- * again with a process beside that only measures: nothing may get slower by it.
+ * with 20 pictures of 12 megapixels handed in a minute, for ten minutes. Then as long
+ * again with a process beside that only measures: nothing may get slower by it. `npm run load -- 2 6`: two
+ * minutes each, a learner asks for something every six seconds.
  */
 import { freePort, secretsOf } from '../../bin/lib/database'
 import { endChild } from '../../bin/lib/processes'

@@ -7,7 +7,7 @@ import type { Person } from '../api/client'
 import type { House } from '../house'
 
 /** How long somebody looks at what they see before they ask for the next thing, on average. */
-const LEARNER_MS = 2000,
+const LEARNER_MS = 1000 * Number(process.argv[3] ?? 4),
   INSTRUCTOR_MS = 1000,
   HAND_INS_A_MINUTE = 20,
   A_CLASS = 50
