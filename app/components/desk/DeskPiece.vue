@@ -21,8 +21,8 @@ const SAID = { measuring: 'being measured …', failed: 'could not be measured',
 const said = computed(() => {
   const { measurement } = props.piece
   if (measurement.state !== 'queued') return SAID[measurement.state]
-  const others = (measurement.waiting ?? 1) - 1
-  return others > 2 ? `waits to be measured, with ${countWord(others)} others` : SAID.measuring
+  const { waiting = 1 } = measurement
+  return waiting > 3 ? `one of ${countWord(waiting)} to be measured` : SAID.measuring
 })
 </script>
 
