@@ -18,8 +18,18 @@ const FIRST_LOOK_MS = 1500,
 const underWay = ({ measurement }: ListedSubmission): boolean =>
   measurement.state === 'queued' || measurement.state === 'measuring'
 
-/** @param shelf null for a learner's own pieces. @param classId one of the classes; null for all of them. */
-export function usePieceList(shelf: () => Shelf | null, classId: () => number | null = () => null) {
+/** @property classId one of the classes, @property learner and @property exercise; null for all of them. */
+export interface Narrowing {
+  readonly classId: number | null
+  readonly learner: number | null
+  readonly exercise: string | null
+}
+
+/** @param shelf null for a learner's own pieces. */
+export function usePieceList(
+  shelf: () => Shelf | null,
+  of: () => Narrowing = () => ({ classId: null, learner: null, exercise: null })
+) {
   const pieces = shallowRef<readonly ListedSubmission[]>([])
   const next = ref<number | null>(null),
     ready = ref(false),
@@ -30,9 +40,12 @@ export function usePieceList(shelf: () => Shelf | null, classId: () => number | 
     fetching = false
 
   const page = (after: number | null): Promise<PiecePage> => {
+    const { classId, learner, exercise } = of()
     const asked = new URLSearchParams({
       ...(shelf() ? { shelf: shelf()! } : {}),
-      ...(classId() === null ? {} : { classId: `${classId()}` }),
+      ...(classId === null ? {} : { classId: `${classId}` }),
+      ...(learner === null ? {} : { learnerId: `${learner}` }),
+      ...(exercise === null ? {} : { exercise }),
       ...(after === null ? {} : { after: `${after}` })
     })
     return api(piecePageSchema, `/submissions?${asked}`)
@@ -86,6 +99,6 @@ export function usePieceList(shelf: () => Shelf | null, classId: () => number | 
     wait.value = FIRST_LOOK_MS
     if (pieces.value.some(underWay)) timer.start()
   }
-  watch([shelf, classId], open, { immediate: true })
+  watch([shelf, () => JSON.stringify(of())], open, { immediate: true })
   return { pieces, next, ready, problem, more }
 }

@@ -33,10 +33,20 @@ const chosen = computed({
 const { data: totals, problem: unread } = useApiData(shelfTotalsSchema, () =>
   classId.value === null ? '/shelves' : `/shelves?classId=${classId.value}`
 )
+const learner = ref<number | null>(null),
+  exercise = ref<string | null>(null)
+const hungOf = computed(() => (shelf.value === 'call' ? Number(open.value.slice('call-'.length)) : classId.value))
 const { pieces, next, ready, problem, more } = usePieceList(
   () => shelf.value,
-  () => (shelf.value === 'call' ? Number(open.value.slice('call-'.length)) : classId.value)
+  () => ({
+    classId: hungOf.value,
+    learner: learner.value,
+    exercise: shelf.value === 'exercises' ? exercise.value : null
+  })
 )
+/** What is seen at one look needs no search. */
+const long = computed(() => next.value !== null || learner.value !== null || exercise.value !== null)
+watch([open, classId], () => (learner.value = exercise.value = null))
 
 /** A hand-in for an exercise is confirmed, not reviewed: it hangs on its own shelf. */
 const SHELVES = [
@@ -106,6 +116,13 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
     <!-- The pieces are what is waited for: the tabs are fetched behind them. -->
     <div class="shelves">
       <LazyDeskShelves v-if="shown" v-model="open" :shelves="shelves" />
+      <LazyDeskNarrow
+        v-if="long"
+        v-model:learner="learner"
+        v-model:exercise="exercise"
+        :shelf="shelf"
+        :class-id="hungOf"
+      />
     </div>
     <div id="shelf" role="tabpanel" :aria-labelledby="`tab-${open}`">
       <LazyCallShelfActs v-if="call" :call="call" />
@@ -126,8 +143,12 @@ whenever(ready, () => bringAhead(bringBench), { once: true })
   margin: -6px 0 12px;
 }
 .shelves {
-  height: 32px;
-  margin-bottom: 14px;
+  min-height: 40px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 24px;
+  margin-bottom: 12px;
 }
 .of-class {
   margin-bottom: 12px;

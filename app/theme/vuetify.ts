@@ -56,6 +56,7 @@ export const defaults = {
   VTextField: field,
   VTextarea: { ...field, autoGrow: true, rows: 2 },
   VSelect: field,
+  VAutocomplete: field,
   VCombobox: field,
   VFileInput: { ...field, prependIcon: '' },
   VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary', ripple: false },

@@ -6,9 +6,11 @@ import {
   fingerprintSchema,
   type CallShelf,
   type ListedSubmission,
+  type OnShelf,
   type Shelf,
   type ShelfTotals
 } from '../../shared/pieces/submission'
+import type { ExerciseKey } from '../../core/exercise'
 import type { Db, Row } from './pool'
 import { COLUMNS, FROM, mapPiece } from './pieces/submissions'
 
@@ -62,6 +64,24 @@ async function classesOf(db: Db, staffId: number, classId: number | null): Promi
 const placed = (past: '<' | '>'): string =>
   `(s.handed_in_at, s.id) ${past} (SELECT a.handed_in_at, a.id FROM submissions a WHERE a.id = ?)`
 
+/** Whose pieces of the classes, and for which exercise; null for all. */
+export interface Narrowed {
+  readonly learnerId: number | null
+  readonly exercise: ExerciseKey | null
+}
+const ALL: Narrowed = { learnerId: null, exercise: null }
+
+function narrowed({ learnerId, exercise }: Narrowed): { readonly sql: string; readonly values: (number | string)[] } {
+  return {
+    sql:
+      (learnerId === null ? '' : ' AND s.learner_id = ?')
+      + (exercise === null
+        ? ''
+        : ' AND s.assignment_id IN (SELECT x.id FROM assignments x WHERE x.class_id = s.class_id AND x.exercise = ?)'),
+    values: [...(learnerId === null ? [] : [learnerId]), ...(exercise === null ? [] : [exercise])]
+  }
+}
+
 /** Oldest first: the order in which they are worked. Released ones latest first. */
 export async function listShelf(
   db: Db,
@@ -69,23 +89,57 @@ export async function listShelf(
     staffId,
     classId,
     shelf,
+    of = ALL,
     window: { after, most }
-  }: { readonly staffId: number; readonly classId: number | null; readonly shelf: Shelf; readonly window: Window }
+  }: {
+    readonly staffId: number
+    readonly classId: number | null
+    readonly shelf: Shelf
+    readonly of?: Narrowed
+    readonly window: Window
+  }
 ): Promise<ListedSubmission[]> {
   const classes = await classesOf(db, staffId, classId)
   if (classes.length === 0) return []
   const latest = shelf === 'released',
     [past, order] = latest ? (['<', 'DESC'] as const) : (['>', 'ASC'] as const)
-  const behind = after === null ? '' : `AND ${placed(past)}`
+  const only = narrowed(of),
+    behind = after === null ? '' : `AND ${placed(past)}`
   // Which they are, the index tells; only for those is anything else looked up.
   const [rows] = await db.execute<Row[]>(
     `SELECT ${LISTED_COLUMNS} ${FROM} JOIN (
-       SELECT s.id FROM submissions s WHERE s.class_id IN (${marks(classes)}) AND ${SHELF[shelf]} ${behind}
+       SELECT s.id FROM submissions s WHERE s.class_id IN (${marks(classes)}) AND ${SHELF[shelf]}${only.sql} ${behind}
        ORDER BY s.handed_in_at ${order}, s.id ${order} LIMIT ${most}) w ON w.id = s.id
      ORDER BY s.handed_in_at ${order}, s.id ${order}`,
-    [...classes, ...(after === null ? [] : [after])]
+    [...classes, ...only.values, ...(after === null ? [] : [after])]
   )
   return rows.map(mapListed)
+}
+
+/** Whose pieces hang on a shelf of the classes, by name, and for which exercises. */
+export async function listOnShelf(
+  db: Db,
+  { staffId, classId, shelf }: { readonly staffId: number; readonly classId: number | null; readonly shelf: Shelf }
+): Promise<OnShelf> {
+  const classes = await classesOf(db, staffId, classId),
+    hung = `FROM submissions s WHERE s.class_id IN (${marks(classes)}) AND ${SHELF[shelf]}`
+  if (classes.length === 0) return { learners: [], exercises: [] }
+  const [[learners], [exercises]] = await Promise.all([
+    db.execute<Row[]>(
+      `SELECT a.id, a.name, w.n FROM (SELECT s.learner_id, COUNT(*) AS n ${hung} GROUP BY s.learner_id) w
+       JOIN accounts a ON a.id = w.learner_id ORDER BY a.name, a.id`,
+      classes
+    ),
+    db.execute<Row[]>(
+      `SELECT x.exercise, COUNT(*) AS n FROM (SELECT s.assignment_id ${hung} AND s.assignment_id IS NOT NULL) w
+       JOIN assignments x ON x.id = w.assignment_id GROUP BY x.exercise ORDER BY n DESC, x.exercise`,
+      classes
+    )
+  ])
+  return {
+    learners: learners.map(row => ({ id: row.id as number, name: row.name as string, pieces: Number(row.n) })),
+    exercises: exercises.map(row => ({ key: row.exercise as ExerciseKey, pieces: Number(row.n) }))
+  }
 }
 
 /** A learner's own, latest first. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Fingerprint } from '../../core/measure/fingerprint'
 import { degrees, reportSchema, share, value } from '../report'
+import { exerciseKeySchema } from '../exercises/exercise'
 import { photoStepsField, pieceSaidSchema } from './photo'
 import { sectorSchemeSchema, stepSchema, wheelSchema } from '../scheme'
 
@@ -146,6 +147,9 @@ export const MOST_LISTED = 100
 export const listQuerySchema = z.object({
   shelf: shelfSchema.optional(),
   classId: z.coerce.number().int().positive().optional(),
+  /** Of one learner, or handed in for one exercise. */
+  learnerId: z.coerce.number().int().positive().optional(),
+  exercise: exerciseKeySchema.optional(),
   after: z.coerce.number().int().positive().optional(),
   most: z.coerce.number().int().min(1).max(MOST_LISTED).default(40)
 })
@@ -153,6 +157,17 @@ export type ListQuery = z.infer<typeof listQuerySchema>
 /** @property next the piece that the next window begins behind; null at the end. */
 export const piecePageSchema = z.object({ items: z.array(listedSchema), next: z.int().nullable() })
 export type PiecePage = z.infer<typeof piecePageSchema>
+
+/** Whose pieces hang on a shelf, and for which exercises: what it can be narrowed to. */
+export const onShelfSchema = z.object({
+  learners: z.array(z.object({ id: z.int(), name: z.string(), pieces: z.int().min(1) })),
+  exercises: z.array(z.object({ key: exerciseKeySchema, pieces: z.int().min(1) }))
+})
+export type OnShelf = z.infer<typeof onShelfSchema>
+export const onShelfQuerySchema = z.object({
+  shelf: shelfSchema,
+  classId: z.coerce.number().int().positive().optional()
+})
 
 export const someQuerySchema = z.object({
   ids: z

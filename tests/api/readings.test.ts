@@ -24,6 +24,7 @@ import { submissionSchema } from '../../shared/pieces/submission'
 import { until } from '../house'
 import { pdfText } from '../pdf-text'
 import { Person } from './client'
+import { slowness } from '../slowness'
 
 let tamsin: Person,
   rosa: Person,
@@ -182,11 +183,11 @@ describe('bench, server, table, sheet and command line say the same', () => {
     for (const [method, path, body] of edits) {
       const from = performance.now()
       expect((await tamsin.json(method, `/submissions/${id}${path}`, body)).status).toBe(200)
-      expect(performance.now() - from).toBeLessThan(1000)
+      expect(performance.now() - from).toBeLessThan(1000 * slowness())
     }
     const from = performance.now(),
       now = await current()
-    expect(performance.now() - from).toBeLessThan(3000)
+    expect(performance.now() - from).toBeLessThan(3000 * slowness())
     expect(new Set(now.readings.map(r => r.on))).toEqual(
       new Set(['picture', 'focus', 'area', 'pairs', 'planes', 'stops', 'plan', 'first-look'])
     )
@@ -209,7 +210,8 @@ describe('bench, server, table, sheet and command line say the same', () => {
     const sheet = await sheetText(),
       key = keyReadings({ readings: now.readings, judged: [], said: [] }, 6)
     for (const { sentence } of key) expect(sheet).toContain(sentence.replace(/\s+/g, ''))
-  })
+    // The command line is begun six times.
+  }, 240_000)
 })
 
 it("a released critique keeps what it was released with; its learner is told all of it but the critic's own first look", async () => {

@@ -74,6 +74,7 @@ export const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/submissions', who: 'account' },
   { method: 'GET', path: '/submissions/some?ids=1', who: 'account' },
   { method: 'GET', path: '/shelves', who: 'staff' },
+  { method: 'GET', path: '/shelves/narrowed?shelf=review', who: 'staff' },
   { method: 'POST', path: '/submissions', who: 'learner' },
   { method: 'GET', path: '/submissions/1', who: 'account' },
   { method: 'POST', path: '/submissions/1/measure', who: 'account' },

@@ -1,9 +1,9 @@
 /** On which shelf a piece hangs, from its hand-in to its end; and that no row of the database says otherwise. */
 import type { RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { piecePageSchema, shelfTotalsSchema } from '../../shared/pieces/submission'
+import { onShelfSchema, piecePageSchema, shelfTotalsSchema, type OnShelf } from '../../shared/pieces/submission'
 import { SHELVES } from '../consistency'
-import { keeper, picture, type Person } from './client'
+import { keeper, Person, picture } from './client'
 import { day, exerciseClass, setOf, type ExerciseClass } from './exercise-class'
 
 let room: ExerciseClass, learner: Person
@@ -56,6 +56,45 @@ it('follows a piece through release and withdrawal, and an exercise through its 
   await teacher.json('POST', `/assignments/${assignment}/confirm`, { word: 'Good enough.' })
   expect(await hung()).toEqual({ review: [piece], exercises: [], released: [] })
   expect(first).toBeLessThan(second)
+})
+
+it('is narrowed to one learner, or to what was handed in for one exercise', async () => {
+  const { teacher, classId, ids, learners } = room,
+    list = async (query: string): Promise<number[]> =>
+      piecePageSchema
+        .parse(await (await teacher.fetch(`/submissions?classId=${classId}&${query}`)).json())
+        .items.map(p => p.id)
+  const own = await handedIn({ title: 'Of the first' }),
+    other = ((await (await learners[1]!.handIn(await picture(), { classId: `${classId}` })).json()) as { id: number })
+      .id
+  const answers: number[] = []
+  for (const exercise of ['opposites', 'triad']) {
+    const asked = { exercise, dueOn: day(3), note: '', key: 'each', learners: ids.slice(0, 1) },
+      set = (await (await teacher.json('POST', `/classes/${classId}/exercises`, asked)).json()) as { id: number }
+    answers.push(await handedIn({ assignmentId: `${(await setOf(room, set.id)).assignments[0]!.id}` }))
+  }
+  expect(await list(`shelf=review&learnerId=${ids[1]}`)).toEqual([other])
+  expect(await list(`shelf=review&learnerId=${ids[0]}`)).toContain(own)
+  expect(await list(`shelf=review&learnerId=${ids[2]}`)).toEqual([])
+  expect(await list('shelf=exercises&exercise=triad')).toEqual([answers[1]])
+  expect(await list(`shelf=exercises&exercise=opposites&learnerId=${ids[0]}`)).toEqual([answers[0]])
+  expect(await list(`shelf=exercises&exercise=opposites&learnerId=${ids[1]}`)).toEqual([])
+  const on = async (who: Person, shelf: string): Promise<OnShelf> =>
+    onShelfSchema.parse(await (await who.fetch(`/shelves/narrowed?shelf=${shelf}&classId=${classId}`)).json())
+  expect((await on(teacher, 'review')).learners).toEqual([
+    { id: ids[0], name: 'Alma', pieces: 2 },
+    { id: ids[1], name: 'Bo', pieces: 1 }
+  ])
+  expect((await on(teacher, 'exercises')).exercises).toEqual(
+    expect.arrayContaining([
+      { key: 'opposites', pieces: 1 },
+      { key: 'triad', pieces: 1 }
+    ])
+  )
+  // Of a class that somebody does not teach there is nothing, whatever is asked for.
+  const stranger = await Person.signedIn('tamsin')
+  expect(await on(stranger, 'review')).toEqual({ learners: [], exercises: [] })
+  expect((await (await stranger.fetch(`/submissions?shelf=review&classId=${classId}`)).json()).items).toEqual([])
 })
 
 it('is the same for every piece of the demo, whatever was done with it', async () => {

@@ -3,7 +3,7 @@
  * what a desk asks takes, and whether the database goes through more than it has to.
  */
 import type { RowDataPacket } from 'mysql2/promise'
-import { countShelves, listShelf } from '../../server/db/lists'
+import { countShelves, listOnShelf, listShelf } from '../../server/db/lists'
 import type { Db } from '../../server/db/pool'
 import { picture, type Person } from '../api/client'
 import { House } from '../house'
@@ -93,9 +93,10 @@ async function timed(): Promise<void> {
 /** What is asked of the database, and what it would go through for it. */
 async function planned(): Promise<void> {
   const [[found]] = await connection.query<RowDataPacket[]>(
-      "SELECT id FROM accounts WHERE email = 'instructor-1@house.example'"
+      `SELECT MAX(IF(email = 'instructor-1@house.example', id, 0)) AS staff,
+         MAX(IF(email = 'learner-1@house.example', id, 0)) AS learner FROM accounts`
     ),
-    staffId = found!.id as number,
+    staffId = Number(found!.staff),
     asked: [sql: string, values: unknown][] = []
   const noted: Db = {
     execute: (sql, values) => {
@@ -106,6 +107,16 @@ async function planned(): Promise<void> {
   const window = { after: null, most: 40 }
   for (const shelf of SHELVES) await listShelf(noted, { staffId, classId: null, shelf, window })
   await countShelves(noted, staffId, null)
+  const of = { learnerId: Number(found!.learner), exercise: null }
+  for (const shelf of SHELVES) await listShelf(noted, { staffId, classId: null, shelf, of, window })
+  await listShelf(noted, {
+    staffId,
+    classId: null,
+    shelf: 'exercises',
+    of: { learnerId: null, exercise: 'opposites' },
+    window
+  })
+  for (const shelf of SHELVES) await listOnShelf(noted, { staffId, classId: null, shelf })
   for (const [sql, values] of asked) {
     const [plan] = await connection.query<RowDataPacket[]>(`EXPLAIN ${sql}`, values as never)
     console.log(sql.replace(/\s+/g, ' ').slice(0, 90))
