@@ -1,4 +1,4 @@
-/** What is sent twice: a hand-in, a correction, a release, a class. A hand-in too often, or into a queue that is full. */
+/** What is sent twice (a hand-in, a correction, a release, a class), too often, or into a queue that is full. */
 import type { Connection, RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { piecePageSchema } from '../../shared/pieces/submission'
@@ -22,7 +22,7 @@ it('sent again with its key is the same piece, also at the same moment; by someb
   expect(new Set([first, await send(rosa, { key }), await send(ada), await send(ada)]).size).toBe(4)
 })
 
-it('a correction, a release and a class sent again with their keys are made once, and answered as they were', async () => {
+it('a correction, a release and a class sent again with a key are made once, and answered as they were', async () => {
   const tamsin = await Person.signedIn('tamsin'),
     title = `Released once, ${Date.now()}`,
     { id } = (await (await ada.handIn(await picture(67, 51), { title })).json()) as { id: number },
