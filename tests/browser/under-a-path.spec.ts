@@ -52,7 +52,7 @@ test('hands in, measures, releases, prints and gives links, all below it', async
   await house.allMeasured()
   await instructor.getByRole('link', { name: 'The pier' }).click()
   await instructor.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Values' }).click()
-  expect(new URL(instructor.url()).pathname).toMatch(new RegExp(`^${PATH}/bench/\\d+/values$`))
+  await expect(instructor).toHaveURL(new RegExp(`^${house.origin}/bench/\\d+/values$`))
   // The picture is fetched, and measured by a worker of the page.
   await open(instructor, instructor.url())
   await takeReading(instructor, 'value.range')
