@@ -211,7 +211,7 @@ export async function listCallShelves(db: Db, staffId: number): Promise<CallShel
        EXISTS (SELECT 1 FROM sittings t WHERE t.call_id = o.id AND t.ended_at IS NULL) AS open
      FROM calls o JOIN classes c ON c.id = o.class_id JOIN submissions s ON s.class_id = o.class_id
      LEFT JOIN critiques k ON k.submission_id = s.id
-     WHERE o.class_id IN (${TAUGHT}) AND c.archived_at IS NULL GROUP BY o.id ORDER BY o.id`,
+     WHERE o.class_id IN (${TAUGHT}) AND c.archived_at IS NULL GROUP BY o.id ORDER BY o.opens_at, o.id`,
     [staffId]
   )
   return rows.map(row => {

@@ -24,7 +24,6 @@ import { submissionSchema } from '../../shared/pieces/submission'
 import { until } from '../house'
 import { pdfText } from '../pdf-text'
 import { Person } from './client'
-import { slowness } from '../slowness'
 
 let tamsin: Person,
   rosa: Person,
@@ -183,11 +182,11 @@ describe('bench, server, table, sheet and command line say the same', () => {
     for (const [method, path, body] of edits) {
       const from = performance.now()
       expect((await tamsin.json(method, `/submissions/${id}${path}`, body)).status).toBe(200)
-      expect(performance.now() - from).toBeLessThan(1000 * slowness())
+      expect(performance.now() - from).toBeLessThan(1000)
     }
     const from = performance.now(),
       now = await current()
-    expect(performance.now() - from).toBeLessThan(3000 * slowness())
+    expect(performance.now() - from).toBeLessThan(3000)
     expect(new Set(now.readings.map(r => r.on))).toEqual(
       new Set(['picture', 'focus', 'area', 'pairs', 'planes', 'stops', 'plan', 'first-look'])
     )

@@ -72,7 +72,8 @@ it('after two hundred of a day waits until tomorrow, and for a queue of half an 
   const copies = (n: number): Promise<unknown> =>
     connection.query(
       `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, handed_in_at)
-       SELECT class_id, learner_id, picture_id, 'A copy', stage, handed_in_at FROM submissions, seq_1_to_${n} WHERE id = ?`,
+       SELECT class_id, learner_id, picture_id, 'A copy', stage, handed_in_at
+       FROM submissions, seq_1_to_${n} WHERE id = ?`,
       [id]
     )
   const away = (): Promise<unknown> => connection.query("DELETE FROM submissions WHERE title = 'A copy'")

@@ -1,4 +1,4 @@
-/** A piece handed in again: found on the old one, measured where it was marked, said, carried over, and when the learner hears. */
+/** A piece handed in again: found on the old one, measured where it was marked, carried over, told to its learner. */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import sharp from 'sharp'
 import type { RowDataPacket } from 'mysql2/promise'

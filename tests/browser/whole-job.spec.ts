@@ -136,7 +136,8 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   const rows = async (sql: string, value: string | number): Promise<RowDataPacket[]> =>
     (await connection.execute<RowDataPacket[]>(sql, [value]))[0]
   const [piece] = await rows(
-    'SELECT s.id, s.question, m.report, k.state, k.works, k.revision FROM submissions s JOIN measurements m ON m.submission_id = s.id JOIN critiques k ON k.submission_id = s.id WHERE s.title = ?',
+    `SELECT s.id, s.question, m.report, k.state, k.works, k.revision FROM submissions s
+     JOIN measurements m ON m.submission_id = s.id JOIN critiques k ON k.submission_id = s.id WHERE s.title = ?`,
     title
   )
   expect(piece).toMatchObject({
@@ -156,7 +157,9 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
   ])
   expect(await rows('SELECT name FROM areas WHERE submission_id = ?', piece!.id)).toMatchObject([{ name: 'the boat' }])
   const [answer] = await rows(
-    "SELECT m.checks, DATE_FORMAT(x.due_on, '%Y-%m-%d') due FROM assignments x JOIN submissions h ON h.assignment_id = x.id JOIN measurements m ON m.submission_id = h.id WHERE x.submission_id = ?",
+    `SELECT m.checks, DATE_FORMAT(x.due_on, '%Y-%m-%d') due FROM assignments x
+     JOIN submissions h ON h.assignment_id = x.id JOIN measurements m ON m.submission_id = h.id
+     WHERE x.submission_id = ?`,
     piece!.id
   )
   expect(answer).toMatchObject({

@@ -80,7 +80,7 @@ async function nextFree(db: Db): Promise<number | null> {
     `SELECT m.submission_id FROM measurements m JOIN submissions s ON s.id = m.submission_id WHERE ${FREE}
      ORDER BY m.state = 'done' AND m.asked_at IS NULL,
        (SELECT MAX(o.updated_at) FROM measurements o JOIN submissions t ON t.id = o.submission_id
-       WHERE t.learner_id = s.learner_id AND o.state <> 'queued'), m.submission_id LIMIT 8`
+       WHERE t.learner_id = s.learner_id AND o.state <> 'queued'), s.handed_in_at, m.submission_id LIMIT 8`
   )
   for (const { submission_id: id } of candidates) {
     const [rows] = await db.execute<Row[]>(
