@@ -52,12 +52,15 @@ interface Lanes {
 }
 let lanes: Lanes | null = null
 
+/** A core is left for whoever serves, or for the database. */
+export const picturesAtOnce = (): number => Math.max(1, availableParallelism() - 1)
+
 /** @param folder of the bundled workers. */
 export function openWorkers(folder: string): void {
   const fileOf = (name: string): string => join(folder, `${name}.worker.mjs`)
   // Ten steps starved the measuring queue while 200 people asked; exports have no such queue behind them.
   lanes = {
-    picture: new Lane({ file: fileOf('picture'), processes: Math.max(1, availableParallelism() - 1), stepBack: 5 }),
+    picture: new Lane({ file: fileOf('picture'), processes: picturesAtOnce(), stepBack: 5 }),
     full: new Lane({ file: fileOf('export'), processes: 1, stepBack: 15 }),
     passwords: new Lane({ file: fileOf('password'), processes: 1, stepBack: 0 })
   }

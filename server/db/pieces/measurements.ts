@@ -9,6 +9,7 @@ import type { Report } from '../../../core/measure/report'
 import { extrasSchema } from '../../../shared/pieces/piece'
 import { reportSchema } from '../../../shared/report'
 import type { Measurement } from '../../../shared/pieces/submission'
+import { hasMeasuringNode } from './measuring-nodes'
 import { sourceOf } from './pictures'
 import type { Changed, Db, Row } from '../pool'
 
@@ -70,14 +71,25 @@ const LEASE_S = 15
 const FREE = `(m.state = 'queued' OR ((m.state = 'measuring' OR (m.state = 'done' AND m.asked <> m.answered))
   AND (m.leased_until IS NULL OR m.leased_until < UTC_TIMESTAMP(3))))`
 
+/** So long a piece is left to machines that only measure, while there are any, before a server helps. */
+const LEFT_S = 8
+const LEFT_ALONE = `IF(m.state = 'done', m.asked_at, m.updated_at) < UTC_TIMESTAMP(3) - INTERVAL ${LEFT_S} SECOND`
+
+/** Who measures. @property leaves whether it leaves pieces to machines that do nothing else. */
+export interface Measurer {
+  readonly holder: string
+  readonly leaves: boolean
+}
+
 /**
  * The learner whose last measurement is longest ago comes first, so that fifty pieces of one do not come before one of
  * another; what is only outdated comes last. Chosen without a lock, then locked: what somebody else took meanwhile is
  * passed over.
  */
-async function nextFree(db: Db): Promise<number | null> {
+async function nextFree(db: Db, { leaves }: Measurer): Promise<number | null> {
+  const theirs = leaves && (await hasMeasuringNode(db)) ? `AND ${LEFT_ALONE}` : ''
   const [candidates] = await db.execute<Row[]>(
-    `SELECT m.submission_id FROM measurements m JOIN submissions s ON s.id = m.submission_id WHERE ${FREE}
+    `SELECT m.submission_id FROM measurements m JOIN submissions s ON s.id = m.submission_id WHERE ${FREE} ${theirs}
      ORDER BY m.state = 'done' AND m.asked_at IS NULL,
        (SELECT MAX(o.updated_at) FROM measurements o JOIN submissions t ON t.id = o.submission_id
        WHERE t.learner_id = s.learner_id AND o.state <> 'queued'), s.handed_in_at, m.submission_id LIMIT 8`
@@ -118,10 +130,9 @@ async function giveUp(db: Db, submissionId: number): Promise<void> {
 /**
  * Takes a measurement that is queued, or that somebody took who is not heard of any more. Run in a
  * transaction: the row is locked until it is marked.
- * @param by who takes it.
  */
-export async function claimMeasurement(db: Db, by: string): Promise<MeasurementJob | null> {
-  const id = await nextFree(db)
+export async function claimMeasurement(db: Db, by: Measurer): Promise<MeasurementJob | null> {
+  const id = await nextFree(db, by)
   if (id === null) return null
   const [[{ attempts }]] = await db.execute<Row[]>('SELECT attempts FROM measurements WHERE submission_id = ?', [id])
   if ((attempts as number) >= MOST_ATTEMPTS) {
@@ -131,9 +142,9 @@ export async function claimMeasurement(db: Db, by: string): Promise<MeasurementJ
   await db.execute(
     `UPDATE measurements SET state = IF(state = 'done', 'done', 'measuring'), claimed_by = ?, attempts = attempts + 1
      WHERE submission_id = ?`,
-    [by, id]
+    [by.holder, id]
   )
-  await renewLease(db, id, by)
+  await renewLease(db, id, by.holder)
   const [jobs] = await db.execute<Row[]>(
     `SELECT s.learner_id, s.class_id, m.asked, p.format, p.width, p.height, p.bits_per_pixel, p.photograph, p.told,
        x.exercise, x.own, x.settings, x.plan,

@@ -27,7 +27,7 @@ const underWay = new Map<string, AbortController>()
 
 const queue = new RowQueue<rows.ExportRow>({
   failure: 'making exports stopped',
-  atOnce: AT_ONCE,
+  pace: { atOnce: AT_ONCE },
   take: () => transaction(connection => rows.claimExport(connection, HOLDER)),
   do: make
 })

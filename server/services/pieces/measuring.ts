@@ -1,5 +1,4 @@
 /** The measuring queue: rows in the database, taken one by one and measured in a working process. */
-import { randomUUID } from 'node:crypto'
 import { fingerprintOf } from '../../../core/measure/fingerprint'
 import { REPORT_VERSION } from '../../../core/measure/report'
 import {
@@ -20,17 +19,15 @@ import { measuring } from '../running/metrics'
 import { RowQueue } from '../running/row-queue'
 import { compareAhead } from '../versions/comparing'
 import { knownOf } from './knowing'
+import { measurer } from './measuring-node'
 import { logError } from '../../log'
 
 const RENEW_MS = 4000
 
-/** This server among several on one database. */
-const HOLDER = randomUUID()
-
 const queue = new RowQueue<MeasurementJob>({
   failure: 'measuring stopped',
-  atOnce: 1,
-  take: () => transaction(connection => claimMeasurement(connection, HOLDER)),
+  pace: measurer,
+  take: () => transaction(connection => claimMeasurement(connection, measurer)),
   async do(job) {
     await measureJob(job)
     await compareAhead(job.submissionId, { classId: job.classId, who: `${job.learnerId}` }).catch((error: Error) => {
@@ -46,14 +43,20 @@ export const wakeMeasuring = (): void => queue.wake()
 /** Everything queued has been measured. For seeding and tests. */
 export const measuringDone = (): Promise<void> => queue.done()
 /** Called once at start, also while the database is away. */
-export const resumeMeasuring = (): void => queue.resume(() => askOutdated(db(), REPORT_VERSION))
+export function resumeMeasuring(): void {
+  measurer.begin()
+  queue.resume(() => askOutdated(db(), REPORT_VERSION))
+}
 /** @param graceMs that the piece in hand is waited for. */
-export const stopMeasuring = (graceMs = 60_000): Promise<void> => queue.stop(graceMs)
+export async function stopMeasuring(graceMs = 60_000): Promise<void> {
+  await measurer.leave()
+  await queue.stop(graceMs)
+}
 
 async function measureJob({ submissionId, learnerId, asked, source, exercise }: MeasurementJob): Promise<void> {
-  const held = { submissionId, by: HOLDER },
+  const held = { submissionId, by: measurer.holder },
     told = measuring.startTimer()
-  const renewing = setInterval(() => void renewLease(db(), submissionId, HOLDER).catch(() => {}), RENEW_MS)
+  const renewing = setInterval(() => void renewLease(db(), submissionId, measurer.holder).catch(() => {}), RENEW_MS)
   try {
     const [display, reference, known] = await Promise.all([
       readPicture(submissionId, 'display'),
@@ -75,7 +78,7 @@ async function measureJob({ submissionId, learnerId, asked, source, exercise }: 
     await storeReport(db(), held, { asked, report, extras, checks, fingerprint: fingerprintOf(report) })
   } catch (error) {
     // Nothing is wrong with the piece, and nothing could be written: its lease runs out, and it is measured again.
-    if (queue.stopped) await releaseMeasurement(db(), submissionId, HOLDER).catch(() => {})
+    if (queue.stopped) await releaseMeasurement(db(), submissionId, measurer.holder).catch(() => {})
     if (databaseAway(error) || queue.stopped) throw error
     logError('measuring failed', error, { submission: submissionId })
     await storeMeasurementFailure(

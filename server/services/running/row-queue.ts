@@ -9,10 +9,16 @@ import { logError } from '../../log'
 
 const LOOK_MS = 3000
 
-/** @property failure what is logged when taking or doing fails. @property atOnce so many are done at a time. */
+/** @property atOnce so many are done at a time. @property lookMs how often it looks for what others put there. */
+export interface Pace {
+  readonly atOnce: number
+  readonly lookMs?: number
+}
+
+/** @property failure what is logged when taking or doing fails. */
 export interface Rows<Job> {
   readonly failure: string
-  readonly atOnce: number
+  readonly pace: Pace
   take(): Promise<Job | null>
   /** @throws Error when it is to be taken up again later, by anybody. */
   do(job: Job): Promise<void>
@@ -33,7 +39,7 @@ export class RowQueue<Job> {
   /** Starts the queue if it rests. Never waits. */
   wake(): void {
     this.asked = true
-    if (this.ending || this.running.size >= this.rows.atOnce) return
+    if (this.ending || this.running.size >= this.rows.pace.atOnce) return
     const run = this.drain()
       .catch((error: Error) => {
         // Looked for again in a moment; an outage is told once, by whoever is asked for something meanwhile.
@@ -57,7 +63,7 @@ export class RowQueue<Job> {
       this.wake()
     }
     const lookQuietly = (): void => void look().catch(() => {})
-    this.looking = setInterval(lookQuietly, LOOK_MS)
+    this.looking = setInterval(lookQuietly, this.rows.pace.lookMs ?? LOOK_MS)
     this.looking.unref()
     lookQuietly()
   }
@@ -79,6 +85,8 @@ export class RowQueue<Job> {
       this.asked = false
       const job = await this.rows.take()
       if (job === null) return
+      // Where one lies there may lie more.
+      if (this.running.size < this.rows.pace.atOnce) this.wake()
       await this.rows.do(job)
     }
   }

@@ -60,6 +60,37 @@ it('one that only measures does what waits, says that it is ready, and serves no
   expect(await (await house.signedIn('learner-0')).measured(id)).toMatchObject({ state: 'done' })
 }, 60_000)
 
+it('a server leaves pieces to one that only measures, and helps when they wait long', async () => {
+  await another({ measureOnly: true })
+  const node = servers[0]!,
+    learner = await house.signedIn('learner-0'),
+    connection = await house.connect(),
+    one = async (statement: string): Promise<string | null> => {
+      const [[row]] = await connection.query<mysql.RowDataPacket[]>(statement)
+      return row ? (Object.values(row)[0] as string) : null
+    },
+    hand = async (): Promise<number> => (await (await learner.handIn(await picture(1600, 1200))).json()).id
+  const there = await one('SELECT holder FROM measuring_nodes'),
+    id = await hand()
+  let holder: string | null = null
+  await until('held', async () => !!(holder = await one('SELECT MAX(claimed_by) FROM measurements')))
+  expect(holder).toBe(there)
+  await learner.measured(id)
+  // It hangs: the server waits for it a while, and then does it itself.
+  node.kill('SIGSTOP')
+  try {
+    const from = Date.now(),
+      left = await hand()
+    expect(await learner.measured(left)).toMatchObject({ state: 'done' })
+    expect(Date.now() - from).toBeGreaterThan(7000)
+  } finally {
+    node.kill('SIGCONT')
+  }
+  await endChild(servers.shift()!, 5000)
+  expect(await one('SELECT holder FROM measuring_nodes')).toBeNull()
+  await connection.end()
+}, 60_000)
+
 it('an export asked of one is made by another when the first is lost, and given by any', async () => {
   const learner = await house.signedIn('learner-0'),
     { id } = await (await learner.handIn(await picture(1600, 1200))).json()
