@@ -14,15 +14,25 @@ const LINES = 'application/x-ndjson'
 
 /** Keys of what was asked for and not answered yet: the same, asked for again, is the same request. */
 const unanswered = new Map<string, string>()
+/** What a form says, and which files it brings: the same words and files again are the same form. */
+const wordsOf = (form: FormData): string =>
+  JSON.stringify([...form].map(([name, v]) => [name, v instanceof File ? [v.name, v.size, v.lastModified] : v]))
+/** What a question is known by again; null for one that makes nothing. */
+const markOf = (path: string, { method, body }: ApiOptions): string | null =>
+  method === 'POST' ? `${path}\n${body instanceof FormData ? wordsOf(body) : JSON.stringify(body)}` : null
 /** Answers that leave it open whether the change was made. */
 const OPEN = [502, 503, 504]
 
-async function send(path: string, { method = 'GET', body }: ApiOptions, accept = '*/*'): Promise<Response> {
-  const form = body instanceof FormData,
+/** An answer that comes line by line: it is whole with its last. */
+const isTold = (answer: Response): boolean => answer.headers.get('content-type')?.startsWith(LINES) ?? false
+
+async function send(path: string, options: ApiOptions, accept = '*/*'): Promise<Response> {
+  const { method = 'GET', body } = options,
+    form = body instanceof FormData,
     sent = body === undefined ? undefined : form ? body : JSON.stringify(body),
-    what = method === 'POST' && !form ? `${path}\n${sent as string}` : null,
-    key = what && (unanswered.get(what) ?? newKey())
-  if (what) unanswered.set(what, key!)
+    mark = markOf(path, options),
+    key = mark && (unanswered.get(mark) ?? newKey())
+  if (mark) unanswered.set(mark, key!)
   try {
     const answer = await fetch(apiAt(path), {
       method,
@@ -33,7 +43,7 @@ async function send(path: string, { method = 'GET', body }: ApiOptions, accept =
         ...(key ? { 'idempotency-key': `"${key}"` } : {})
       }
     })
-    if (what && !OPEN.includes(answer.status)) unanswered.delete(what)
+    if (mark && !OPEN.includes(answer.status) && !isTold(answer)) unanswered.delete(mark)
     return answer
   } catch {
     throw new AppError('unexpected', 'The server does not answer. What you wrote is still here; try again in a moment.')
@@ -64,17 +74,22 @@ export async function apiTold<S extends z.ZodType>(
   { answer, path, body }: { readonly answer: S; readonly path: string; readonly body?: FormData },
   tell: (at: unknown) => void
 ): Promise<z.infer<S>> {
-  const response = await send(path, { method: body ? 'POST' : 'GET', body }, LINES)
-  if (!response.headers.get('content-type')?.startsWith(LINES)) throw refusalOf(await response.json().catch(() => null))
+  const asked = { method: body ? 'POST' : 'GET', body } as const,
+    response = await send(path, asked, LINES)
+  if (!isTold(response)) throw refusalOf(await response.json().catch(() => null))
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (let { done, value } = await reader.read(); !done; { done, value } = await reader.read()) {
     const lines = (rest + value).split('\n')
     rest = lines.pop()!
     for (const line of lines.map(text => JSON.parse(text) as { told?: unknown; answer?: unknown })) {
-      if ('told' in line) tell(line.told)
-      else if (line.answer) return answer.parse(line.answer)
-      else throw refusalOf(line)
+      if ('told' in line) {
+        tell(line.told)
+        continue
+      }
+      unanswered.delete(markOf(path, asked) ?? '')
+      if (line.answer) return answer.parse(line.answer)
+      throw refusalOf(line)
     }
   }
   throw refusalOf(null)

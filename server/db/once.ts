@@ -4,6 +4,7 @@
  * of that name).
  */
 import { AsyncLocalStorage } from 'node:async_hooks'
+import { createHash } from 'node:crypto'
 import { cameTwice, MetAnother } from './outage'
 import { transaction, type Db, type Row } from './pool'
 
@@ -22,11 +23,18 @@ export const asKeyed = <T>(request: KeyedRequest, work: () => Promise<T>): Promi
 // eslint-disable-next-line @typescript-eslint/no-invalid-void-type -- a change that answers nothing
 export type Answer = number | boolean | null | void | { readonly [name: string]: number }
 
-/** In the transaction of the change. @returns what it was answered with before, where it was made before. */
-export async function once<T extends Answer>(db: Db, change: () => Promise<T>): Promise<T> {
+/** Of a request that makes several changes, each is one of its own. */
+const keyOfPart = (key: Buffer, part: string): Buffer =>
+  part ? createHash('sha256').update(key).update(part).digest() : key
+
+/**
+ * In the transaction of the change. @param part which of several that the request makes.
+ * @returns what it was answered with before, where it was made before.
+ */
+export async function once<T extends Answer>(db: Db, change: () => Promise<T>, part = ''): Promise<T> {
   const request = asked.getStore()
   if (!request) return change()
-  const key = [request.accountId, request.key],
+  const key = [request.accountId, keyOfPart(request.key, part)],
     [rows] = await db.execute<Row[]>(
       'SELECT answer FROM answered_requests WHERE account_id = ? AND request_key = ?',
       key
@@ -46,8 +54,8 @@ export async function once<T extends Answer>(db: Db, change: () => Promise<T>): 
 }
 
 /** A transaction that is such a change as a whole. */
-export const changeOnce = <T extends Answer>(change: (connection: Db) => Promise<T>): Promise<T> =>
-  transaction(connection => once(connection, () => change(connection)))
+export const changeOnce = <T extends Answer>(change: (connection: Db) => Promise<T>, part = ''): Promise<T> =>
+  transaction(connection => once(connection, () => change(connection), part))
 
 /** Nobody sends a change again after a day. */
 export async function deleteAnsweredRequests(db: Db): Promise<void> {

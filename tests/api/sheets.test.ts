@@ -46,15 +46,16 @@ it('takes a photographed sheet to whose it is, lets a box be disputed, and is co
   // A scan of the class: Bo's sheet, and a page that is none. How far it is comes line by line.
   const other = await assignmentOf(inClass, setId, 1),
     { jpeg: theirs } = await filledSheet({ exercise: 'opposites', settings: other.settings, number: other.id })
-  const scan = await teacher.fetch('/sheets', {
-    method: 'POST',
-    body: form('picture', await scanned([theirs, await picture(1500, 2000)])),
-    headers: { accept: 'application/x-ndjson' }
-  })
-  const lines = (await scan.text())
-    .trim()
-    .split('\n')
-    .map(line => JSON.parse(line) as { told?: unknown; answer?: unknown })
+  const pages = await scanned([theirs, await picture(1500, 2000)])
+  const scan = async (): Promise<{ told?: unknown; answer?: unknown }[]> => {
+    const headers = { accept: 'application/x-ndjson', 'idempotency-key': '"of-one-scan-of-two"' },
+      answer = await teacher.fetch('/sheets', { method: 'POST', body: form('picture', pages), headers })
+    return (await answer.text())
+      .trim()
+      .split('\n')
+      .map(line => JSON.parse(line) as { told?: unknown; answer?: unknown })
+  }
+  const lines = await scan()
   expect(lines.flatMap(l => (l.told ? [sheetsToldSchema.parse(l.told).share] : []))).toEqual(
     expect.arrayContaining([expect.closeTo(0.3, 5)])
   )
@@ -62,6 +63,9 @@ it('takes a photographed sheet to whose it is, lets a box be disputed, and is co
     { kind: 'kept', assignmentId: other.id, learner: 'Bo' },
     { kind: 'refused', reason: 'No worksheet is found on page 2.' }
   ])
+  // Sent again since its end was not heard, it is read again, and kept once.
+  expect(await scan()).toEqual(lines)
+  expect(await (await learners[1]!.fetch(`/assignments/${other.id}/sheets`)).json()).toHaveLength(1)
   const none = await send(learners[0]!, await picture(400, 300))
   expect([none.status, ((await none.json()) as { error: { message: string } }).error.message]).toEqual([
     415,

@@ -13,17 +13,22 @@ beforeAll(async () => {
 })
 afterAll(() => class_.connection.end())
 
-async function keep(person: Person, file: Buffer, minutes: string): Promise<Response> {
+/** @param key of one wish, however often it is sent. */
+async function keep(person: Person, file: Buffer, minutes: string, key?: string): Promise<Response> {
   const form = new FormData()
   form.append('minutes', minutes)
   form.append('picture', new Blob([new Uint8Array(file)]), 'study.png')
-  return person.fetch('/studies', { method: 'POST', body: form })
+  return person.fetch('/studies', { method: 'POST', body: form, headers: key ? { 'idempotency-key': key } : {} })
 }
 const listOf = async (person: Person, path: string): Promise<KeptStudy[]> =>
   keptStudyListSchema.parse(await (await person.fetch(path)).json())
 
 it('goes from a drawer to the piece it led to', async () => {
-  const first = keptStudySchema.parse(await (await keep(alma, await picture(200, 120), '12')).json())
+  const send = async (): Promise<KeptStudy> =>
+      keptStudySchema.parse(await (await keep(alma, await picture(200, 120), '12', 'of-one-small-try')).json()),
+    first = await send()
+  // Its answer was lost, and it is sent again.
+  expect(await send()).toEqual(first)
   expect([first.width, first.height, first.minutes, first.submissionId]).toEqual([200, 120, 12, null])
   // A blue ground and an orange quarter of its sides: a sixteenth.
   expect(first.palette.map(c => c.hex)).toEqual(expect.arrayContaining(['#2a71b0', '#f18e1c']))

@@ -7,7 +7,8 @@ import { AppError } from '../../../shared/errors'
 import { findAnswerPicture, insertStudy, listStudies } from '../../db/exercises/answers'
 import * as rows from '../../db/exercises/assignments'
 import { readBlob, withBlobs } from '../../blobs/blobs'
-import { db } from '../../db/pool'
+import { changeOnce } from '../../db/once'
+import { db, type Db } from '../../db/pool'
 import { measureStored } from '../../work/workers'
 import { ownAssignment, visibleAssignment } from '../access'
 import { blobsOf, keepPicture, takeApart } from '../pieces/handing-in'
@@ -44,11 +45,12 @@ export async function checkPrivately(
     },
     who
   )
-  return withBlobs(await blobsOf(picture), async connection => {
+  const keep = async (connection: Db): Promise<number> => {
     const pictureId = await keepPicture(connection, picture)
-    await insertStudy(connection, { assignmentId: id, pictureId, checks: checks ?? [] })
-    return (await listStudies(connection, id))[0]!
-  })
+    return insertStudy(connection, { assignmentId: id, pictureId, checks: checks ?? [] })
+  }
+  const kept = await withBlobs(await blobsOf(picture), keep, changeOnce)
+  return (await listStudies(db(), id)).find(study => study.id === kept)!
 }
 
 /** Only their learner's to see. @throws AppError not-found. */

@@ -7,7 +7,8 @@ import type { KeptSheet, SheetsTaken, SheetsTold } from '../../../shared/exercis
 import * as answers from '../../db/exercises/answers'
 import { findAssignment } from '../../db/exercises/assignments'
 import { withBlobs } from '../../blobs/blobs'
-import { db, transaction } from '../../db/pool'
+import { changeOnce } from '../../db/once'
+import { db, transaction, type Db } from '../../db/pool'
 import { listPrintersAround } from '../../db/exercises/printers'
 import { dropScratch } from '../../scratch'
 import type { Progress } from '../../work/protocol'
@@ -16,20 +17,29 @@ import { isPdf } from '../../work/worksheet/is-pdf'
 import { assignmentTo, visibleAssignment } from '../access'
 import { blobsOf, keepPicture, takeApart, type Sizes } from '../pieces/handing-in'
 
+/** A sheet was read off a photograph. @property part which it is of those that were sent together. */
+interface Read {
+  readonly outcome: SheetOutcome
+  readonly photo: Sizes
+  readonly part: string
+}
+
 /** A photograph is kept with each sheet that was read off it. */
 async function keepSheet(
-  photo: Sizes,
+  { photo, part }: Read,
   assignmentId: number,
   sheet: Parameters<typeof answers.insertReadSheet>[1]['sheet']
 ): Promise<void> {
-  await withBlobs(await blobsOf(photo), async connection => {
+  const keep = async (connection: Db): Promise<number> => {
     const pictureId = await keepPicture(connection, photo)
-    await answers.insertReadSheet(connection, { assignmentId, pictureId, sheet })
-  })
+    return answers.insertReadSheet(connection, { assignmentId, pictureId, sheet })
+  }
+  await withBlobs(await blobsOf(photo), keep, work => changeOnce(work, part))
 }
 
 /** Whose a sheet is stands behind its number: the learner's own, or of a class that the sender helps to teach. */
-async function takeSheet(account: Account, outcome: SheetOutcome, photo: Sizes): Promise<SheetsTaken[number]> {
+async function takeSheet(account: Account, read: Read): Promise<SheetsTaken[number]> {
+  const { outcome } = read
   if (outcome.kind === 'unread') return { kind: 'refused', reason: outcome.reason }
   const { code, boxes, corners, doubts } = outcome.sheet
   const found = code.number === 0 ? null : await findAssignment(db(), { id: code.number, viewerId: account.id })
@@ -45,7 +55,7 @@ async function takeSheet(account: Account, outcome: SheetOutcome, photo: Sizes):
     }
   if (found.assignment.exercise !== code.exercise)
     return { kind: 'refused', reason: 'This sheet was printed before the exercise was changed.' }
-  await keepSheet(photo, found.assignment.id, { boxes: [...boxes], corners: [...corners], doubts: [...doubts] })
+  await keepSheet(read, found.assignment.id, { boxes: [...boxes], corners: [...corners], doubts: [...doubts] })
   return {
     kind: 'kept',
     assignmentId: found.assignment.id,
@@ -67,7 +77,7 @@ export interface SheetsSent {
 /** The sheets of one photograph. @returns null when there is none. */
 async function takePhoto(
   account: Account,
-  { file, corners }: SheetsSent,
+  { file, corners, page = 0 }: SheetsSent & { readonly page?: number },
   progress: Progress
 ): Promise<SheetsTaken | null> {
   const who = `${account.id}`,
@@ -76,7 +86,8 @@ async function takePhoto(
   const printers = await listPrintersAround(db(), account.id),
     outcomes = await readSheetPhoto({ file, corners, printers }, who)
   const taken: SheetsTaken = []
-  for (const outcome of outcomes) taken.push(await takeSheet(account, outcome, photo))
+  for (const [i, outcome] of outcomes.entries())
+    taken.push(await takeSheet(account, { outcome, photo, part: `${page} ${i}` }))
   return taken.length ? taken : null
 }
 
@@ -91,7 +102,7 @@ async function takeScan(account: Account, file: string, tell: TellSheets): Promi
   try {
     for (const [i, page] of files.entries()) {
       const at = { page: i + 1, of: files.length }
-      const found = await takePhoto(account, { file: page, corners: null }, share =>
+      const found = await takePhoto(account, { file: page, corners: null, page: i + 1 }, share =>
         tell({ page: at, share: 0.3 + (0.7 * (i + share)) / files.length })
       )
       taken.push(...(found ?? [{ kind: 'refused' as const, reason: `No worksheet is found on page ${i + 1}.` }]))

@@ -8,7 +8,8 @@ import { AppError } from '../../../shared/errors'
 import type { KeptStudy, StudyFacts } from '../../../shared/pieces/study'
 import { listClassesOf, findStandards } from '../../db/classes/classes'
 import { withBlobs } from '../../blobs/blobs'
-import { db } from '../../db/pool'
+import { changeOnce } from '../../db/once'
+import { db, type Db } from '../../db/pool'
 import * as rows from '../../db/pieces/studies'
 import { measureStored } from '../../work/workers'
 import { visiblePiece } from '../access'
@@ -46,10 +47,11 @@ export async function keepStudy(account: Account, file: string, minutes: number 
     throw new AppError('invalid', `There are ${MOST} studies already: hand in what they led to, or take some away.`)
   const picture = await takeApart(file, { what: 'The study', who: `${account.id}` }),
     facts = await factsOf(account, picture)
-  const id = await withBlobs(await blobsOf(picture), async connection => {
+  const keep = async (connection: Db): Promise<number> => {
     const pictureId = await keepPicture(connection, picture)
     return rows.insertKeptStudy(connection, { learnerId: account.id, pictureId, minutes, facts })
-  })
+  }
+  const id = await withBlobs(await blobsOf(picture), keep, changeOnce)
   return (await rows.listLooseStudies(db(), account.id)).find(s => s.id === id)!
 }
 
