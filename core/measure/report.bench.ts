@@ -4,7 +4,8 @@ import { converter } from 'culori'
 import sharp from 'sharp'
 import { renderLens, type LensRequest } from '../lens/lens'
 import { seededRandom } from '../numeric/random'
-import { fillColour, planesOf } from '../picture/planes'
+import { fillColour } from '../picture/fill-colour'
+import { planesOf } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { fitWithin, reduceTo } from '../picture/resample'
 import { attentionOf } from './focus/attention/attention'
@@ -96,7 +97,7 @@ task('the whole report', () =>
 task('our reduction of the decoded 12 megapixels', () =>
   reduceTo({ width: 4000, height: 3000, channels: 3, data: decoded.data }, size.width, size.height)
 )
-task('L* and OKLab planes', () => fillColour(raster.data, value, l, a, b))
+task('L* and OKLab planes', () => fillColour(raster.data, { value, lightness: l, a, b }))
 task('libvips: CIELAB of the same raster', () =>
   sharp(rgb, { raw: { width: raster.width, height: raster.height, channels: 3 } })
     .toColourspace('lab')

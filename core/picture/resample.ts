@@ -5,6 +5,7 @@
  */
 import { encodeByte, LINEAR_OF_BYTE } from '../colour/srgb'
 import type { Raster } from './raster'
+import { reduceByKernel } from './reducer'
 
 /** Size with the long edge at most `edge`; smaller pictures stay as they are. */
 export function fitWithin(width: number, height: number, edge: number): { width: number; height: number } {
@@ -22,14 +23,14 @@ export interface SourcePixels {
 }
 
 /** Cover of the source along one axis: for each target cell its first source cell, its count, and the weights. */
-interface Cover {
+export interface Cover {
   readonly first: Int32Array
   readonly count: Int32Array
   readonly weight: Float32Array
   readonly stride: number
 }
 
-function coverOf(source: number, target: number): Cover {
+export function coverOf(source: number, target: number): Cover {
   const ratio = source / target
   const stride = Math.ceil(ratio) + 1
   const first = new Int32Array(target),
@@ -69,17 +70,28 @@ export function reduceTo(source: SourcePixels, width: number, height: number): R
     }
     return { width, height, data: out }
   }
-  const across = coverOf(source.width, width),
-    down = coverOf(source.height, height)
+  const into = { across: coverOf(source.width, width), down: coverOf(source.height, height), out }
   // Columns first: whole source rows are added up in memory's order; only their sum is averaged across.
-  const sums = new Float32Array(source.width * 4)
-  for (let y = 0; y < height; y++) {
+  if (!reduceByKernel(source, into)) reduceInScript(source, into)
+  return { width, height, data: out }
+}
+
+interface Into {
+  readonly across: Cover
+  readonly down: Cover
+  readonly out: Uint8ClampedArray
+}
+
+/** What the kernel does, where there is none. */
+export function reduceInScript(source: SourcePixels, { across, down, out }: Into): void {
+  const { width, channels } = source,
+    sums = new Float32Array(width * 4)
+  for (let y = 0; y < down.first.length; y++) {
     startRow(sums, channels)
     for (let k = 0; k < down.count[y]; k++)
       addRow(source, { row: down.first[y] + k, weight: down.weight[y * down.stride + k], sums })
-    writeRow(sums, { target: across, out, offset: y * width * 4 })
+    writeRow(sums, { target: across, out, offset: y * across.first.length * 4 })
   }
-  return { width, height, data: out }
 }
 
 /** What has no alpha is wholly there, whatever its rows weigh. */

@@ -2,7 +2,7 @@
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE, type Rgb } from '../colour/srgb'
 import type { Area } from '../picture/area'
 import { blurPlane } from '../picture/blur'
-import { fillColour } from '../picture/planes'
+import { fillColour } from '../picture/fill-colour'
 import { createRaster, diagonalOf, wordsOf, type Raster } from '../picture/raster'
 import { outlineOfStroke, paintOutline } from '../picture/stroke'
 import { colourHolding } from '../colour/hold'
@@ -96,7 +96,7 @@ function detailOf(raster: Raster, trial: Trial, area: Area | null): Float32Array
     )
   const value = new Float32Array(w * h),
     spare = new Float32Array(w * h)
-  fillColour(part.data, value, spare, spare, spare)
+  fillColour(part.data, { value, lightness: spare, a: spare, b: spare })
   const soft = value.slice()
   blurPlane(soft, { width: w, height: h, sigma, scratch: spare })
   const across = reach.x1 - reach.x0,
@@ -138,8 +138,7 @@ function blend(
   for (let y = y0, at = 0; y < y1; y++) {
     const start = y * raster.width + x0,
       across = x1 - x0
-    if (change)
-      fillColour(raster.data.subarray(4 * start, 4 * (start + across)), row.value, row.lightness, row.a, row.b)
+    if (change) fillColour(raster.data.subarray(4 * start, 4 * (start + across)), row)
     for (let x = 0; x < across; x++, at++) {
       const w = weights[at]!
       if (w < LEAST) continue
@@ -170,7 +169,7 @@ function colourChanger(operations: readonly PixelOperation[]): Changer {
   return (R, G, B, out) => {
     for (const [c, linear] of [R, G, B].entries()) one.data[c] = byteOf(linear)
     one.data[3] = 255
-    fillColour(one.data, row.value, row.lightness, row.a, row.b)
+    fillColour(one.data, row)
     change(0, 0, 0, out)
   }
 }

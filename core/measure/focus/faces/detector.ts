@@ -2,7 +2,7 @@
  * The trained face detector: six layers that halve the picture to a thirty-second, and five boxes for each cell there.
  * Its weights and its plan are those of a free package, `weights.json` names it; what runs them is ours.
  */
-import { bytesOf } from './base64'
+import { bytesOf } from '../../../numeric/base64'
 import { Runner, type Layer, type Maps, type Network } from './network'
 import weights from './weights.json' with { type: 'json' }
 

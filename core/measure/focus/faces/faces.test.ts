@@ -27,7 +27,7 @@ it('carries the weights of the package, byte by byte, and the kernel that its te
       min: w.quantization.min
     }))
   )
-  expect(kernel.bytes).toBe(await assembledKernel())
+  expect(kernel.bytes).toBe(await assembledKernel('core/measure/focus/faces/kernel'))
 })
 
 /** The package as a page has it: it knows no other way without its native libraries. */

@@ -3,7 +3,7 @@
  * and all channels mixed, halved after each (M. Sandler and others, "MobileNetV2", CVPR 2018, on separable layers).
  * What it does most of is `kernel.wat`, eight times as fast as the same in script.
  */
-import { bytesOf } from './base64'
+import { growTo, openKernel, type Memory } from '../../../numeric/kernel'
 import kernel from './kernel.json' with { type: 'json' }
 
 /** Filters as they are stored: row, column, input, output; without rows and columns where all channels are mixed. */
@@ -32,25 +32,16 @@ export interface Maps {
 
 /** Pointers into the memory, in bytes, and sizes in cells. */
 interface Kernel {
-  readonly memory: { readonly buffer: ArrayBuffer; grow(pages: number): number }
+  readonly memory: Memory
   first(data: number, width: number, height: number, filters: number, bias: number, out: number): void
   mix(data: number, cells: number, channels: number, filters: number, bias: number, outputs: number, out: number): void
   filter(data: number, width: number, height: number, channels: number, filters: number, out: number): void
   pool(data: number, width: number, height: number, channels: number, step: number, out: number): void
 }
 
-/** What the language itself brings, where it brings it. */
-declare const WebAssembly:
-  | {
-      Module: new (bytes: Uint8Array) => object
-      Instance: new (module: object) => { readonly exports: unknown }
-    }
-  | undefined
-
-const PAGE = 65_536,
-  FLOAT = 4
-/** What a block of four cells may run over its end, with as many channels as there are. */
-const SLACK = PAGE
+const FLOAT = 4
+/** What a block of four cells may run over its end, with as many channels as there are: bytes. */
+const SLACK = 65_536
 const fours = (n: number): number => Math.ceil(n / 4) * 4
 
 /** For each four outputs, for each input, its four: as the kernel reads them. */
@@ -74,8 +65,7 @@ export class Runner {
 
   /** @throws where the machine cannot run it. */
   constructor(private readonly network: Network) {
-    const { Module, Instance } = WebAssembly!
-    this.kernel = new Instance(new Module(bytesOf(kernel.bytes))).exports as Kernel
+    this.kernel = openKernel<Kernel>(kernel.bytes)
     this.separable = network.separable.map(layer => ({ ...inFours(layer), depthwise: layer.depthwise }))
     this.last = inFours(network.last)
     for (const { filters, bias } of [network.first, ...this.separable, this.last]) this.place(filters, bias)
@@ -86,21 +76,16 @@ export class Runner {
     for (const list of lists) {
       this.at.set(list, this.weightsEnd)
       this.weightsEnd += fours(list.length) * FLOAT
-      this.reach(this.weightsEnd)
+      growTo(this.kernel.memory, this.weightsEnd)
       new Float32Array(this.kernel.memory.buffer, this.at.get(list), list.length).set(list)
     }
-  }
-
-  private reach(bytes: number): void {
-    const lacking = Math.ceil((bytes - this.kernel.memory.buffer.byteLength) / PAGE)
-    if (lacking > 0) this.kernel.memory.grow(lacking)
   }
 
   /** @param seen three channels. @returns a thirty-second of its size, the last layer's channels filled to fours. */
   run(seen: Maps): Maps {
     const { kernel, network, separable, last } = this,
       area = seen.width * seen.height * 16 * FLOAT + SLACK
-    this.reach(this.weightsEnd + 2 * area)
+    growTo(this.kernel.memory, this.weightsEnd + 2 * area)
     let here = this.weightsEnd,
       there = here + area
     const memory = new Float32Array(kernel.memory.buffer)
