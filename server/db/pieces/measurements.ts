@@ -184,12 +184,19 @@ export async function renewLease(db: Db, submissionId: number, by: string): Prom
   )
 }
 
-/** Given back unfinished by a server that stops: nothing is wrong with the piece, and whoever looks next takes it. */
-export async function releaseMeasurement(db: Db, submissionId: number, by: string): Promise<void> {
+/**
+ * Given back unfinished: whoever looks next takes it. @param counts whether it was an attempt; not where a server
+ * stops, and nothing is wrong with the piece.
+ */
+export async function releaseMeasurement(
+  db: Db,
+  { submissionId, by }: { readonly submissionId: number; readonly by: string },
+  counts: boolean
+): Promise<void> {
   await db.execute(
-    `UPDATE measurements SET claimed_by = NULL, leased_until = NULL, attempts = GREATEST(attempts, 1) - 1
+    `UPDATE measurements SET claimed_by = NULL, leased_until = NULL, attempts = GREATEST(attempts, 1) - ?
      WHERE submission_id = ? AND claimed_by = ?`,
-    [submissionId, by]
+    [counts ? 0 : 1, submissionId, by]
   )
 }
 

@@ -14,6 +14,7 @@ import {
 import { databaseAway } from '../../db/outage'
 import { readPicture } from '../../blobs/pictures'
 import { db, transaction } from '../../db/pool'
+import { TaskTooLong } from '../../work/lane'
 import { measureStored } from '../../work/workers'
 import { measuring } from '../running/metrics'
 import { RowQueue } from '../running/row-queue'
@@ -77,8 +78,10 @@ async function measureJob({ submissionId, learnerId, asked, source, exercise }: 
     } = await measureStored(request, `${learnerId}`)
     await storeReport(db(), held, { asked, report, extras, checks, fingerprint: fingerprintOf(report) })
   } catch (error) {
+    // Begun and not ended, as by a machine with too much to do: it is begun again, as often as any.
+    if (error instanceof TaskTooLong) return releaseMeasurement(db(), held, true)
     // Nothing is wrong with the piece, and nothing could be written: its lease runs out, and it is measured again.
-    if (queue.stopped) await releaseMeasurement(db(), submissionId, measurer.holder).catch(() => {})
+    if (queue.stopped) await releaseMeasurement(db(), held, false).catch(() => {})
     if (databaseAway(error) || queue.stopped) throw error
     logError('measuring failed', error, { submission: submissionId })
     await storeMeasurementFailure(

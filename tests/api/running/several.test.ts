@@ -2,7 +2,7 @@
  * Several servers on one database: one that only measures, one that has the next secret while the others still have the
  * last, and what each tells its keeper.
  */
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { closeSync, openSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { unzipSync } from 'fflate'
@@ -88,6 +88,24 @@ it('a server leaves pieces to one that only measures, and helps when they wait l
   }
   await endChild(servers.shift()!, 5000)
   expect(await one('SELECT holder FROM measuring_nodes')).toBeNull()
+  await connection.end()
+}, 60_000)
+
+it('a piece whose measuring takes too long is begun again', async () => {
+  const learner = await house.signedIn('learner-0'),
+    connection = await house.connect(),
+    { id } = await (await learner.handIn(await picture(1601, 1200))).json()
+  const under = async (): Promise<boolean> => {
+    const [rows] = await connection.query<mysql.RowDataPacket[]>('SELECT 1 FROM measurements WHERE claimed_by <> ""')
+    return rows.length > 0
+  }
+  await until('under way', under)
+  const { stdout } = spawnSync('pgrep', ['-P', `${house.server.pid}`, '-f', 'picture.worker'], { encoding: 'utf8' }),
+    workers = stdout.trim().split('\n').map(Number)
+  for (const pid of workers) process.kill(pid, 'SIGSTOP')
+  expect([workers.length, await under()]).toEqual([1, true])
+  await house.allMeasured()
+  expect(await learner.measured(id)).toMatchObject({ state: 'done' })
   await connection.end()
 }, 60_000)
 
