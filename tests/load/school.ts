@@ -9,6 +9,8 @@ import type { House } from '../house'
 /** How long somebody looks at what they see before they ask for the next thing, on average. */
 const LEARNER_MS = 1000 * Number(process.argv[3] ?? 4),
   INSTRUCTOR_MS = 1000,
+  /** So often a page looks whether a piece is measured, at first. */
+  LOOK_MS = 1500,
   HAND_INS_A_MINUTE = 20,
   A_CLASS = 50
 
@@ -42,6 +44,7 @@ async function photographs(): Promise<Buffer[]> {
 export class School {
   private readonly random = seededRandom(1)
   private heard: Heard = { reads: [], edits: [], handIns: [], measured: [], errors: [] }
+  private readonly kept = new Map<Person, Map<string, string>>()
   private going = false
 
   private constructor(
@@ -74,6 +77,7 @@ export class School {
     )
   }
 
+  /** @returns the answer; null where there is none. */
   private async timed(into: number[], what: string, ask: () => Promise<Response>): Promise<unknown> {
     const { errors } = this.heard,
       from = performance.now()
@@ -84,16 +88,27 @@ export class School {
           : await answer.arrayBuffer()
       into.push(performance.now() - from)
       // A critique may be released while somebody marks it.
-      if (!answer.ok && answer.status !== 304 && answer.status !== 409)
+      if (!answer.ok && answer.status !== 304 && answer.status !== 409) {
         errors.push(`${what}: ${answer.status} ${JSON.stringify(told).slice(0, 120)}`)
+        return null
+      }
       return told
     } catch (error) {
       errors.push(`${what}: ${(error as Error).message}`)
       return null
     }
   }
+  /** As a browser does it: what it keeps it asks for again by its mark. */
   private get(person: Person, path: string): Promise<unknown> {
-    return this.timed(this.heard.reads, path, () => person.fetch(path))
+    const kept = this.kept.get(person) ?? new Map<string, string>(),
+      mark = kept.get(path)
+    this.kept.set(person, kept)
+    return this.timed(this.heard.reads, path, async () => {
+      const answer = await person.fetch(path, mark ? { headers: { 'if-none-match': mark } } : {}),
+        etag = answer.headers.get('etag')
+      if (etag) kept.set(path, etag)
+      return answer
+    })
   }
   private pause(about: number): Promise<void> {
     return wait(about * (0.5 + this.random()))
@@ -162,8 +177,8 @@ export class School {
     )) as { id?: number } | null
     if (!told?.id) return
     const from = performance.now()
-    for (let i = 0; i < 600; i++, await wait(300)) {
-      const [piece] = (await this.get(person, `/submissions/some?ids=${told.id}`)) as {
+    for (let i = 0; i < 120; i++, await wait(LOOK_MS)) {
+      const [piece] = ((await this.get(person, `/submissions/some?ids=${told.id}`)) ?? []) as {
         measurement: { state: string }
       }[]
       if (piece?.measurement.state === 'done') return void measured.push(performance.now() - from)
