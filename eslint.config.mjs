@@ -14,8 +14,8 @@ export default withNuxt(
     }
   },
   {
-    // The core is pure: nothing of the page, of Node or of the layers above may be reached from it. One outside package:
-    // outlines of pen strokes, itself pure.
+    // The core is pure: nothing of the page, of Node or of the layers above may be reached from it. One outside
+    // package: outlines of pen strokes, itself pure.
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts', 'core/**/*.bench.ts', 'core/testing/**'],
     rules: {

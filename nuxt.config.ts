@@ -52,7 +52,8 @@ export default defineNuxtConfig({
     'vite:extendConfig': (config, { isClient }) => {
       if (!isClient || config.mode !== 'production') return
       const build = config.build!.rollupOptions!
-      // Hints for a chunk's own imports are each an element set into the page, a score of them at once; the imports are found soon enough.
+      // Hints for a chunk's own imports are each an element set into the page, a score of them at once; the imports are
+      // found soon enough.
       config.build!.modulePreload = {
         polyfill: false,
         resolveDependencies: (_, parts) => parts.filter(part => part.endsWith('.css'))

@@ -1,6 +1,8 @@
 #!/usr/bin/env bash
 # deploy/base-image.sh NAME: makes an image of Debian from Debian's packages alone, for a place that reaches no registry
-# of images:  deploy/base-image.sh base && buildah build --build-arg BASE=localhost/base -t critica -f deploy/Containerfile .
+# of images:
+#   deploy/base-image.sh base
+#   buildah build --build-arg BASE=localhost/base -t critica -f deploy/Containerfile .
 # Needs debootstrap and buildah (Debian's packages), and to be run as root.
 set -euo pipefail
 name="${1:?a name for the image}"

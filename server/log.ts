@@ -1,7 +1,7 @@
 /**
  * What the server tells its keeper: a line of JSON each, on its standard error, with the request that it belongs to. No
- * word of a person's is in it: of a database's error only its code, since its sentence quotes what was written; of a path
- * only what it is about.
+ * word of a person's is in it: of a database's error only its code, since its sentence quotes what was written; of a
+ * path only what it is about.
  */
 import { AsyncLocalStorage } from 'node:async_hooks'
 import { randomUUID } from 'node:crypto'

@@ -1,6 +1,6 @@
 /**
- * What draws and finds the printed marks of worksheets and strips: libraries, given to the core, which imports nothing from
- * outside itself.
+ * What draws and finds the printed marks of worksheets and strips: libraries, given to the core, which imports nothing
+ * from outside itself.
  */
 import aruco from 'js-aruco2/src/aruco.js'
 import encodeQR from 'qr'

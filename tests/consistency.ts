@@ -18,7 +18,8 @@ const HALVES: Readonly<Record<string, string>> = {
     WHERE k.submission_id IS NULL OR m.submission_id IS NULL`,
   'a piece on another shelf than where it belongs': `SELECT t.id FROM (${SHELVES}) t
     WHERE NOT (t.waits <=> t.is_waits) OR t.released <> t.is_released`,
-  'a measurement that nobody ends': `SELECT submission_id AS id FROM measurements WHERE state NOT IN ('done', 'failed')`,
+  'a measurement that nobody ends': `SELECT submission_id AS id FROM measurements
+    WHERE state NOT IN ('done', 'failed')`,
   'a report without its version': `SELECT submission_id AS id FROM measurements
     WHERE state = 'done' AND (report IS NULL OR report_version IS NULL)`,
   'a released critique without its moment': `SELECT submission_id AS id FROM critiques

@@ -1,4 +1,6 @@
-/** A version of a piece over an older one: asked of the server with its progress, and what the instructor says of it. */
+/**
+ * A version of a piece over an older one: asked of the server with its progress, and what the instructor says of it.
+ */
 import { z } from 'zod'
 import { believed, hiddenByLight } from '~~/core/compare/outcome'
 import type { Landing } from '~~/core/compare/verdict'

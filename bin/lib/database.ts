@@ -89,7 +89,8 @@ async function endLeftover(folder: string, pidFile: string): Promise<void> {
 function refuseUnfinished(data: string): void {
   const found = existsSync(data) ? readdirSync(data) : []
   if (found.length === 0 || found.includes(READY)) return
-  throw new Stop(`${data} holds ${found.length} files or folders and not the mark that a database of Critica's was finished there. Nothing was touched.
+  const seen = `${found.length} files or folders and not the mark that a database of Critica's was finished there`
+  throw new Stop(`${data} holds ${seen}. Nothing was touched.
   If it is a database of yours that lost its mark:   touch ${join(data, READY)}
   If nothing in it is needed:                        move it away
   Or choose another folder for the data with CRITICA_DATA.`)
@@ -118,8 +119,8 @@ function makeData(folder: string, data: string): void {
 }
 
 /**
- * What the server runs before it lets anybody in, at every start, and no log holds: its database, the two accounts that reach it from
- * outside, each with what it needs, and no other. Only the socket is left to root, and with a password.
+ * What the server runs before it lets anybody in, at every start, and no log holds: its database, the two accounts that
+ * reach it from outside, each with what it needs, and no other. Only the socket is left to root, and with a password.
  */
 const setUp = ({ database: password, keeper }: Secrets): string => `SET SESSION sql_log_bin = 0;
 CREATE DATABASE IF NOT EXISTS critica CHARACTER SET utf8mb4;

@@ -5,7 +5,7 @@ import wabt from 'wabt'
 import { ROOT } from './step'
 
 /** Without their endings: the text lies beside the bytes. */
-export const KERNELS = ['core/measure/focus/faces/kernel', 'core/picture/reduce', 'core/picture/colour'] as const
+const KERNELS = ['core/measure/focus/faces/kernel', 'core/picture/reduce', 'core/picture/colour'] as const
 
 /** @returns base 64 of the binary. @throws Error that names the line of a mistake. */
 export async function assembledKernel(name: (typeof KERNELS)[number]): Promise<string> {

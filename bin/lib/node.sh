@@ -9,7 +9,7 @@ fi
 # The lock file is kept beside what was installed from it, so that an unchanged one costs nothing.
 if ! cmp -s package-lock.json node_modules/.critica-lock.json; then
   echo "· installing the packages of package-lock.json (npm ci)"
-  # npm 9 and 10, which come with Node 20, else miss peers that nobody needs, and that npm 11 leaves out of the lock file.
+  # npm 9 and 10, which come with Node 20, else miss peers that nobody needs, and npm 11 leaves out of the lock file.
   npm ci --legacy-peer-deps --no-audit --no-fund --loglevel=error
   cp package-lock.json node_modules/.critica-lock.json
 fi

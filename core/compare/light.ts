@@ -8,7 +8,8 @@ import { MEASURED_ALPHA } from '../picture/raster'
 import type { Aligned } from './aligned'
 
 /**
- * From the old version's linear light to the new one's: MIDDLE · gain · (light / MIDDLE) ^ contrast, channel by channel.
+ * From the old version's linear light to the new one's: MIDDLE · gain · (light / MIDDLE) ^ contrast, channel by
+ * channel.
  */
 export interface Camera {
   /** At middle grey, new over old. */

@@ -27,7 +27,8 @@ const inMasses = (n: number, least: number): Exercise => ({
   keyed: false,
   steps: [
     'Take a subject with a clear light. Squint until the detail goes.',
-    `Draw the shapes of ${n === 2 ? 'the dark and of the light' : 'the dark, the middle and the light'} as if cut from paper, joined wherever they touch.`,
+    `Draw the shapes of ${n === 2 ? 'the dark and of the light' : 'the dark, the middle and the light'}`
+      + ' as if cut from paper, joined wherever they touch.',
     `Paint each mass flat in one value. No lines, no blending, no ${n === 2 ? 'third' : 'fourth'} value.`,
     'Look at it from across the room: can it still be told what it is?'
   ],

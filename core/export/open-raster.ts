@@ -24,7 +24,8 @@ const escape = (text: string): string =>
 export function stackXml(width: number, height: number, layers: readonly RasterLayer[]): string {
   const rows = layers.map(
     ({ name, source, x, y }) =>
-      `    <layer name="${escape(name)}" src="${source}" x="${x}" y="${y}" opacity="1.0" visibility="visible" composite-op="svg:src-over"/>`
+      `    <layer name="${escape(name)}" src="${source}" x="${x}" y="${y}"`
+      + ' opacity="1.0" visibility="visible" composite-op="svg:src-over"/>'
   )
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',

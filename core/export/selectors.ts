@@ -23,11 +23,13 @@ export function selectorOf(area: Area, mark: Mark | null, size: Size): object {
   })
   if (mark?.kind === 'point')
     return svg(
-      `<circle cx="${pixel(mark.at[0] * width)}" cy="${pixel(mark.at[1] * height)}" r="${pixel(MARK_REACH * Math.hypot(width, height))}"/>`
+      `<circle cx="${pixel(mark.at[0] * width)}" cy="${pixel(mark.at[1] * height)}"`
+        + ` r="${pixel(MARK_REACH * Math.hypot(width, height))}"/>`
     )
   if (mark?.kind === 'arrow')
     return svg(
-      `<line x1="${pixel(mark.from[0] * width)}" y1="${pixel(mark.from[1] * height)}" x2="${pixel(mark.to[0] * width)}" y2="${pixel(mark.to[1] * height)}"/>`
+      `<line x1="${pixel(mark.from[0] * width)}" y1="${pixel(mark.from[1] * height)}"`
+        + ` x2="${pixel(mark.to[0] * width)}" y2="${pixel(mark.to[1] * height)}"/>`
     )
   if (mark?.kind === 'stroke')
     return svg(`<polyline fill="none" points="${mark.points.map(([x, y]) => at([x, y])).join(' ')}"/>`)

@@ -1,5 +1,6 @@
 /**
- * Maps of the plane that keep straight lines straight: from a flat sheet to its photograph, from one version to another.
+ * Maps of the plane that keep straight lines straight: from a flat sheet to its photograph, from one version to
+ * another.
  */
 import { leastSquares } from './solve'
 

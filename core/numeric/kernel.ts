@@ -28,3 +28,17 @@ export function growTo(memory: Memory, bytes: number): void {
   const lacking = Math.ceil((bytes - memory.buffer.byteLength) / PAGE)
   if (lacking > 0) memory.grow(lacking)
 }
+
+/** Made when it is first asked for. @returns null where the machine cannot. */
+export function openOnce<T>(make: () => T): () => T | null {
+  let made: T | null | undefined
+  return () => {
+    if (made !== undefined) return made
+    try {
+      made = make()
+    } catch {
+      made = null
+    }
+    return made
+  }
+}

@@ -63,7 +63,8 @@
       (local.set $s (call $root (f32x4.add (f32x4.add (f32x4.mul (local.get $r) (f32x4.splat (f32.const 0.0883024619)))
         (f32x4.mul (local.get $g) (f32x4.splat (f32.const 0.2817188376))))
         (f32x4.mul (local.get $b) (f32x4.splat (f32.const 0.6299787005))))))
-      (v128.store (local.get $lightness) (f32x4.add (f32x4.add (f32x4.mul (local.get $l) (f32x4.splat (f32.const 0.2104542553)))
+      (v128.store (local.get $lightness) (f32x4.add (f32x4.add
+        (f32x4.mul (local.get $l) (f32x4.splat (f32.const 0.2104542553)))
         (f32x4.mul (local.get $m) (f32x4.splat (f32.const 0.793617785))))
         (f32x4.mul (local.get $s) (f32x4.splat (f32.const -0.0040720468)))))
       (local.set $words (v128.load (local.get $pixels)))

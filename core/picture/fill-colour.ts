@@ -2,7 +2,7 @@
 import { convertLuminanceToValue, LUMINANCE } from '../colour/lab'
 import { convertLinearToOklab } from '../colour/oklab'
 import { LINEAR_OF_BYTE } from '../colour/srgb'
-import { growTo, openKernel, type Memory } from '../numeric/kernel'
+import { growTo, openKernel, openOnce, type Memory } from '../numeric/kernel'
 import kernel from './colour.json' with { type: 'json' }
 
 /** Of at least as many numbers as there are pixels. */
@@ -47,20 +47,12 @@ const [VALUE, LIGHTNESS, A, B, CHROMA, END] = [1, 2, 3, 4, 5, 6].map(n => PIXELS
   number
 ]
 
-let opened: Kernel | null | undefined
-
-/** Null where the machine cannot run it. */
-function kernelHere(): Kernel | null {
-  if (opened !== undefined) return opened
-  try {
-    opened = openKernel<Kernel>(kernel.bytes)
-    growTo(opened.memory, END)
-    new Float32Array(opened.memory.buffer, LIGHT, LINEAR_OF_BYTE.length).set(LINEAR_OF_BYTE)
-  } catch {
-    opened = null
-  }
+const kernelHere = /* @__PURE__ */ openOnce(() => {
+  const opened = openKernel<Kernel>(kernel.bytes)
+  growTo(opened.memory, END)
+  new Float32Array(opened.memory.buffer, LIGHT, LINEAR_OF_BYTE.length).set(LINEAR_OF_BYTE)
   return opened
-}
+})
 
 /** Within 3e-6 of OKLab and 3e-4 of L*. @returns false where the machine cannot run it, and nothing was filled. */
 export function fillByKernel(data: Uint8ClampedArray, { value, lightness, a, b, chroma }: ColourPlanes): boolean {

@@ -9,7 +9,8 @@
     (local $w v128) (local $v v128)
     (local.set $w (f32x4.splat (local.get $weight)))
     (loop $pixels
-      (local.set $v (v128.load32_zero (i32.add (local.get $light) (i32.shl (i32.load8_u (local.get $row)) (i32.const 2)))))
+      (local.set $v (v128.load32_zero (i32.add (local.get $light) (i32.shl (i32.load8_u (local.get $row))
+        (i32.const 2)))))
       (local.set $v (v128.load32_lane 1 (i32.add (local.get $light) (i32.shl (i32.load8_u offset=1 (local.get $row))
         (i32.const 2))) (local.get $v)))
       (local.set $v (v128.load32_lane 2 (i32.add (local.get $light) (i32.shl (i32.load8_u offset=2 (local.get $row))

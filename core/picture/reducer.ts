@@ -1,6 +1,6 @@
 /** The kernel that makes pictures smaller (`reduce.wat`), four times as fast as the same in script. */
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/srgb'
-import { growTo, openKernel, type Memory } from '../numeric/kernel'
+import { growTo, openKernel, openOnce, type Memory } from '../numeric/kernel'
 import kernel from './reduce.json' with { type: 'json' }
 import type { Cover, SourcePixels } from './resample'
 
@@ -29,21 +29,13 @@ const LIGHT = 0,
   BYTES = LINEAR_OF_BYTE.length * WORD,
   REST = sixteens(BYTES + BYTE_OF_LINEAR.length)
 
-let opened: Kernel | null | undefined
-
-/** Null where the machine cannot run it. */
-function kernelHere(): Kernel | null {
-  if (opened !== undefined) return opened
-  try {
-    opened = openKernel<Kernel>(kernel.bytes)
-    growTo(opened.memory, REST)
-    new Float32Array(opened.memory.buffer, LIGHT, LINEAR_OF_BYTE.length).set(LINEAR_OF_BYTE)
-    new Uint8Array(opened.memory.buffer, BYTES, BYTE_OF_LINEAR.length).set(BYTE_OF_LINEAR)
-  } catch {
-    opened = null
-  }
+const kernelHere = /* @__PURE__ */ openOnce(() => {
+  const opened = openKernel<Kernel>(kernel.bytes)
+  growTo(opened.memory, REST)
+  new Float32Array(opened.memory.buffer, LIGHT, LINEAR_OF_BYTE.length).set(LINEAR_OF_BYTE)
+  new Uint8Array(opened.memory.buffer, BYTES, BYTE_OF_LINEAR.length).set(BYTE_OF_LINEAR)
   return opened
-}
+})
 
 /**
  * Fills `out`, four bytes a pixel of the covers' size. A row of the source at a time is in the kernel's memory.

@@ -33,5 +33,6 @@ export function describeTrial({ operations, strokes, outside }: Trial): string {
   const painted = strokes?.length
     ? [`painted over in ${count(strokes.length)} stroke${strokes.length === 1 ? '' : 's'}`]
     : []
-  return `${outside && operations.length > 0 ? 'everything but the area ' : ''}${list([...operations.map(describeOperation), ...painted])}`
+  const where = outside && operations.length > 0 ? 'everything but the area ' : ''
+  return `${where}${list([...operations.map(describeOperation), ...painted])}`
 }

@@ -4,7 +4,10 @@ import { logInfo } from '../log'
 import { requests, serveMetrics, stopMetrics } from '../services/running/metrics'
 import { settings } from '../settings'
 
-/** Every request has an id, in its answer and in every line that is logged of it; requests are timed, logged and counted. */
+/**
+ * Every request has an id, in its answer and in every line that is logged of it; requests are timed, logged and
+ * counted.
+ */
 export default defineNitroPlugin(nitro => {
   const begun = new WeakMap<H3Event, number>(),
     port = settings().CRITICA_METRICS_PORT

@@ -158,7 +158,7 @@ describe('the desk', () => {
     expect(text).not.toContain('"peaks"')
   })
 
-  it('comes in windows that hold while pieces come, without one missing or twice, and with totals of the whole', async () => {
+  it('comes in windows that hold while pieces come, none missing or twice, and with totals of the whole', async () => {
     const walked: number[] = []
     for (let after = '', more = true; more;) {
       const { items, next } = piecePageSchema.parse(
@@ -181,7 +181,7 @@ describe('the desk', () => {
     expect((await tamsin.fetch('/submissions?most=1000')).status).toBe(422)
   })
 
-  it('gains the fingerprints of reports stored before they were kept beside them, as they would be kept now', async () => {
+  it('gains the fingerprints of reports stored before they were kept beside them, as they would be now', async () => {
     const connection = await keeper()
     const prints = async () =>
       (

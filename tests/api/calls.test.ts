@@ -1,4 +1,6 @@
-/** An open call from outside: fifty guests at once, each once; confirmed by links; drawn by a seed anybody can check. */
+/**
+ * An open call from outside: fifty guests at once, each once; confirmed by links; drawn by a seed anybody can check.
+ */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { drawLots } from '../../core/call/order'
 import { callListSchema, entrySchema, openCallSchema, type ListedCall } from '../../shared/call'
@@ -93,7 +95,7 @@ it('takes fifty guests within a minute, none lost, none twice; lots are drawn as
   expect((rows as { id: number }[]).map(r => r.id)).toEqual(after.slice(0, 20).map(e => e.submissionId))
 }, 120_000)
 
-it('refuses in words: twice from one address, without a guardian, a borrowed proof, a full call, one that is closed', async () => {
+it('refuses in words: twice from one address, no guardian, a borrowed proof, a full call, a closed one', async () => {
   const call = await opened({ ordered: 'first', most: 2 }),
     picture = await painted(1),
     send = (email: string, words?: Record<string, string>) =>

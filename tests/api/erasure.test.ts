@@ -133,7 +133,7 @@ async function aWholeCritique(file: Buffer): Promise<number> {
   return id
 }
 
-it('is taken away whole, in open formats, with a page that opens without us; and then goes, without a trace', async () => {
+it('is taken away whole, in open formats, with a page that opens without us; then goes, without a trace', async () => {
   const before = await everything()
   const own = await noise(200),
     shared = await picture(64, 48)
@@ -240,7 +240,7 @@ it('is refused of somebody whom a class or the house still needs', async () => {
   ])
 })
 
-it('of somebody unused as long as the house keeps records goes by itself, a month after they and who teaches them were warned', async () => {
+it('of somebody unused for as long as records are kept goes by itself, a month after all were warned', async () => {
   const email = `gone-${mark}@school.example`,
     id = await newAccount(connection, { email, name: 'Long Gone', password })
   await enrol(connection, { classId, accountId: id })

@@ -32,7 +32,7 @@ beforeAll(async () => {
 })
 
 describe('two windows on one critique', () => {
-  it('a correction, area, note and score written over something older are refused, and what is there stays', async () => {
+  it('a correction, area, note and score over something older are refused, and what is there stays', async () => {
     await tamsin.json('POST', `/submissions/${id}/corrections`, written)
     await tamsin.json('POST', `/submissions/${id}/areas`, {
       name: 'quay',
@@ -158,7 +158,7 @@ describe('the phrase shelf', () => {
 })
 
 describe('annotations', () => {
-  it('read back in renew their own corrections, add others, keep what is unknown; a bad file does nothing', async () => {
+  it('read back renew their own corrections, add others, keep what is unknown; a bad file does nothing', async () => {
     const before = (await read()).corrections
     const page = (await (await tamsin.fetch(`/submissions/${id}/export/annotations.json`)).json()) as {
       items: { id: string; body: { value: string; purpose: string }[] }[]

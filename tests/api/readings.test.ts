@@ -151,7 +151,7 @@ describe('bench, server, table, sheet and command line say the same', () => {
     )
   })
 
-  it('and with everything that can be known of a piece, which is measured within three seconds of the edit, and waited for by nobody', async () => {
+  it('and with all that can be known of a piece, measured within three seconds of the edit, and nobody waits', async () => {
     await onWheel('painter')
     await current()
     const edits = [
@@ -213,7 +213,7 @@ describe('bench, server, table, sheet and command line say the same', () => {
   }, 240_000)
 })
 
-it("a released critique keeps what it was released with; its learner is told all of it but the critic's own first look", async () => {
+it("a released critique keeps what it had; its learner is told all of it but the critic's own first look", async () => {
   const before = await current()
   await tamsin.json('POST', `/submissions/${id}/corrections`, {
     station: 'values',

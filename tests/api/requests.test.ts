@@ -191,7 +191,8 @@ describe('every answer', () => {
           })
           .on('end', () => resolve({ bytes, said }))
         socket.write(
-          `GET /api/submissions?shelf=review HTTP/1.1\r\nhost: ${hostname}:${port}\r\ncookie: ${tamsin.cookie}\r\naccept-encoding: ${encoding}\r\nconnection: close\r\n\r\n`
+          `GET /api/submissions?shelf=review HTTP/1.1\r\nhost: ${hostname}:${port}\r\ncookie: ${tamsin.cookie}\r\n`
+            + `accept-encoding: ${encoding}\r\nconnection: close\r\n\r\n`
         )
       })
     const [plain, zipped] = [await length('identity'), await length('gzip')]
@@ -232,7 +233,7 @@ describe('what stays behind', () => {
     expect((await rosa.fetch(path, { headers: { range: `bytes=${n}-` } })).status).toBe(416)
   })
 
-  it('a picture is asked for again each time, answered without its bytes to its owner and not at all to the next person', async () => {
+  it('a picture is asked for each time, answered without its bytes to its owner and not at all to the next', async () => {
     const path = `/submissions/${id}/picture/display`,
       first = await rosa.fetch(path)
     expect([first.headers.get('cache-control'), first.headers.get('vary')]).toEqual(['private, no-cache', 'cookie'])

@@ -67,7 +67,7 @@ test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp,
   await expect(page.locator('[data-test="probe"]')).toContainText('blue')
 })
 
-test("what is asked comes fast: lens, and an area's reading while the hand moves; nothing holds the page for long", async ({
+test("what is asked comes fast: a lens, an area's reading while the hand moves; nothing holds the page long", async ({
   page
 }) => {
   const noise = Buffer.from(Array.from({ length: 200 * 150 * 3 }, (_, i) => (i * i * 31 + i * 17) % 256))
@@ -111,7 +111,8 @@ test("what is asked comes fast: lens, and an area's reading while the hand moves
   await page.mouse.up()
   const held = await page.evaluate(() => (window as unknown as { held: number[] }).held)
   console.log(
-    `lens after ${shown.toFixed(0)} ms; ${reads} readings over 60 moves in ${took} ms; longest task while opening ${Math.max(0, ...opening).toFixed(0)} ms, while working ${Math.max(0, ...held).toFixed(0)} ms`
+    `lens after ${shown.toFixed(0)} ms; ${reads} readings over 60 moves in ${took} ms; longest task while opening`
+      + ` ${Math.max(0, ...opening).toFixed(0)} ms, while working ${Math.max(0, ...held).toFixed(0)} ms`
   )
   expect(reads).toBeGreaterThan(15)
   expect(Math.max(0, ...held)).toBeLessThan(150)

@@ -85,7 +85,8 @@ function tiffRing(pages: number): Buffer {
 
 const NO_PICTURES = [
   '<svg xmlns="http://www.w3.org/2000/svg" width="99999" height="99999"><rect width="9" height="9"/></svg>',
-  '<?xml version="1.0"?><!DOCTYPE s [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;"><!ENTITY c "&b;&b;&b;&b;&b;&b;&b;&b;">]><svg>&c;</svg>',
+  '<?xml version="1.0"?><!DOCTYPE s [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;">'
+    + '<!ENTITY c "&b;&b;&b;&b;&b;&b;&b;&b;">]><svg>&c;</svg>',
   '%PDF-1.7\n1 0 obj',
   '%!PS-Adobe-3.0',
   'GIF89a\x01\x00\x01\x00',
@@ -176,7 +177,8 @@ const KINDS: Readonly<Record<string, Make>> = {
     Buffer.concat([Buffer.from(pick(random, NO_PICTURES), 'latin1'), noise(random, whole(random, 2000))]),
   'a long drawing': ({ random }) =>
     Buffer.from(
-      `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900">${'<path d="M0 0L9 9"/>'.repeat(whole(random, 120_000))}</svg>`
+      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900">'
+        + `${'<path d="M0 0L9 9"/>'.repeat(whole(random, 120_000))}</svg>`
     ),
   'nothing but noise': ({ random }) => noise(random, whole(random, 5000)),
   whole: ({ random, bases }) => pick(random, bases)

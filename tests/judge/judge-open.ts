@@ -47,10 +47,10 @@ export async function judgeOpen(half: Half, loud: boolean): Promise<void> {
     if (label.look.length > 0 && look) {
       const right = looks.count(label.look.some(box => holds(box, look)))
       if (label.look.length === 1) clear.count(right)
-      if (loud && !right)
-        console.log(
-          `  ${label.from ?? ''}${label.file} looks at ${look.x}, ${look.y}: ${readings.find(r => r.id === 'focus.path')?.sentence}`
-        )
+      if (loud && !right) {
+        const told = readings.find(r => r.id === 'focus.path')?.sentence
+        console.log(`  ${label.from ?? ''}${label.file} looks at ${look.x}, ${look.y}: ${told}`)
+      }
     }
     const said = readings.filter(r => r.verdict !== 'works'),
       stray = said.filter(r => !label.first.includes(r.id)),
@@ -58,10 +58,10 @@ export async function judgeOpen(half: Half, loud: boolean): Promise<void> {
     alarms += stray.length
     for (const r of stray) raised.add(r.id)
     const same = firsts.count(label.first.length === 0 ? !first : Boolean(first && label.first.includes(first.id)))
-    if (loud && (!same || stray.length > 0))
-      console.log(
-        `  ${label.file} wanted ${label.first.join(' or ') || 'nothing'}, said: ${said.map(r => `${r.first ? `${r.first.rank}. ` : ''}${r.verdict} ${r.sentence}`).join(' | ')}`
-      )
+    if (loud && (!same || stray.length > 0)) {
+      const told = said.map(r => `${r.first ? `${r.first.rank}. ` : ''}${r.verdict} ${r.sentence}`).join(' | ')
+      console.log(`  ${label.file} wanted ${label.first.join(' or ') || 'nothing'}, said: ${told}`)
+    }
     if (label.horizon === 'unsure') continue
     const horizon =
       isMeasured(report.composition) && isMeasured(report.composition.horizon) ? report.composition.horizon : null

@@ -70,7 +70,8 @@ console.log(`${GB} GB of pictures are there`)
 const { args, env } = clientArguments(from.database.keeperUrl),
   quoted = args.map(arg => `'${arg}'`),
   options = '--single-transaction --quick --hex-blob --skip-lock-tables --no-tablespaces',
-  piped = `set -o pipefail; mariadb-dump ${quoted[0]} ${options} ${quoted.slice(1).join(' ')} | gzip -1 > ${at('plain.gz')}`
+  dump = `mariadb-dump ${quoted[0]} ${options} ${quoted.slice(1).join(' ')}`,
+  piped = `set -o pipefail; ${dump} | gzip -1 > ${at('plain.gz')}`
 const plain = seconds('bash', ['-c', piped], { ...process.env, ...env })
 console.log(`Debian's dump and gzip -1: ${plain.toFixed(0)} s, ${(statSync(at('plain.gz')).size / 1e9).toFixed(2)} GB`)
 rmSync(at('plain.gz'))

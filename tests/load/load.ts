@@ -30,10 +30,11 @@ async function at(what: string): Promise<Heard & { readonly held: readonly numbe
     held = memory.stop()
   for (const error of [...new Set(heard.errors)].slice(0, 10)) console.log(`  ${error}`)
   const { reads, edits, handIns } = heard
+  const ms = (times: readonly number[], share: number): string => `${Math.round(quantile(times, share))} ms`
   console.log(
-    `${reads.length} reads, median ${Math.round(quantile(reads, 0.5))} ms; ${edits.length} edits, median`
-      + ` ${Math.round(quantile(edits, 0.5))} ms; ${handIns.length} hand-ins, p95 ${Math.round(quantile(handIns, 0.95))} ms;`
-      + ` small questions: median ${Math.round(quantile(waits, 0.5))} ms, longest ${Math.round(Math.max(...waits))} ms`
+    `${reads.length} reads, median ${ms(reads, 0.5)}; ${edits.length} edits, median ${ms(edits, 0.5)};`
+      + ` ${handIns.length} hand-ins, p95 ${ms(handIns, 0.95)};`
+      + ` small questions: median ${ms(waits, 0.5)}, longest ${ms(waits, 1)}`
   )
   figure('errors', { value: heard.errors.length, most: 0 })
   figure('reads, p95', { value: quantile(reads, 0.95), most: 500, unit: ' ms' })

@@ -114,7 +114,9 @@ export class School {
     return wait(about * (0.5 + this.random()))
   }
 
-  /** Goes through one's own work: the list, a thumbnail, the piece; its critique with the picture where there is one. */
+  /**
+   * Goes through one's own work: the list, a thumbnail, the piece; its critique with the picture where there is one.
+   */
   private async learn(person: Person): Promise<void> {
     await wait(LEARNER_MS * this.random())
     while (this.going) {

@@ -1,6 +1,6 @@
 /**
- * `npm run strip [-- COUNT]`: work with our printed strip beside it under five lights, straightened by true corners: how
- * far colours are from the truth as photographed, and brought right by the strip.
+ * `npm run strip [-- COUNT]`: work with our printed strip beside it under five lights, straightened by true corners:
+ * how far colours are from the truth as photographed, and brought right by the strip.
  */
 import { seededRandom } from '../../core/numeric/random'
 import { correctPhoto } from '../../core/photo/correct'

@@ -1,4 +1,6 @@
-/** What the eye meets before anything measured, as far as the critic has said: it holds for every version of a piece. */
+/**
+ * What the eye meets before anything measured, as far as the critic has said: it holds for every version of a piece.
+ */
 import type { KnownThing } from './attention/peaks'
 
 export interface Met {

@@ -42,7 +42,8 @@ export async function insertCorrection(db: Db, submissionId: number, c: Correcti
     [submissionId]
   )
   const [result] = await db.execute<Changed>(
-    `INSERT INTO corrections (submission_id, position, station, area, mark, reading_id, reason, what, todo, target, trial)
+    `INSERT INTO corrections (submission_id, position, station, area, mark, reading_id, reason, what, todo, target,
+       trial)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       submissionId,

@@ -133,7 +133,8 @@ export async function countSetAside(db: Db, classId: number): Promise<Record<str
   const [rows] = await db.execute<Row[]>(
     `SELECT SUBSTRING_INDEX(j.name, ':', 1) AS id, COUNT(*) AS n
      FROM critiques k JOIN submissions s ON s.id = k.submission_id
-     JOIN JSON_TABLE(k.notes, '$.judged[*]' COLUMNS (name VARCHAR(120) PATH '$.key', verdict VARCHAR(12) PATH '$.verdict')) j
+     JOIN JSON_TABLE(k.notes, '$.judged[*]'
+       COLUMNS (name VARCHAR(120) PATH '$.key', verdict VARCHAR(12) PATH '$.verdict')) j
      WHERE s.class_id = ? AND j.verdict = 'dismissed' GROUP BY SUBSTRING_INDEX(j.name, ':', 1)`,
     [classId]
   )

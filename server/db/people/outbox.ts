@@ -107,8 +107,8 @@ export interface Undelivered {
 }
 
 /**
- * The oldest mail of the days it is tried for that no mail server has taken. It is its taker's for a minute, and for one
- * more with each try: run in a transaction that ends before it is sent, since a lock is nobody else's in a cluster.
+ * The oldest mail of the days it is tried for that no mail server has taken. It is its taker's for a minute, and for
+ * one more with each try: run in a transaction that ends before it is sent, since a lock is nobody else's in a cluster.
  * Addresses of the reserved domain .example (RFC 2606) are nobody's and stay where they are.
  */
 export async function claimUndelivered(db: Db): Promise<Undelivered | null> {

@@ -1,4 +1,6 @@
-/** One version laid on an older one: corners set by hand, what was measured, the instructor's word on each correction. */
+/**
+ * One version laid on an older one: corners set by hand, what was measured, the instructor's word on each correction.
+ */
 import type { Comparison } from '../../../core/compare/outcome'
 import type { Landing } from '../../../core/compare/verdict'
 import type { Point } from '../../../core/numeric/homography'

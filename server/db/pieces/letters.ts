@@ -122,7 +122,8 @@ export async function countWaiting(db: Db, staffId: number): Promise<number> {
 /** The latest of them that nothing came of; of strangers too for whoever runs the house. */
 export async function listRefused(db: Db, staffId: number, owner: boolean): Promise<LetterRow[]> {
   const [rows] = await db.execute<Row[]>(
-    `${SELECT} WHERE l.state = 'refused' AND (? OR l.id IN (SELECT w.id ${SHARED})) ORDER BY l.received_at DESC, l.id DESC LIMIT 50`,
+    `${SELECT} WHERE l.state = 'refused' AND (? OR l.id IN (SELECT w.id ${SHARED}))
+     ORDER BY l.received_at DESC, l.id DESC LIMIT 50`,
     [owner, staffId]
   )
   return rows.map(mapLetter)

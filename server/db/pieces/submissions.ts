@@ -125,8 +125,8 @@ export async function insertSubmission(
 ): Promise<number> {
   const { classId, title, stage, medium, question, about, plannedScheme, assignmentId, key } = handIn
   const [result] = await db.execute<Changed>(
-    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme, assignment_id,
-       handed_in_at, reference_id, first_id, hand_in_key)
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, medium, question, about, planned_scheme,
+       assignment_id, handed_in_at, reference_id, first_id, hand_in_key)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       classId,

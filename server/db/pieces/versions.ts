@@ -15,7 +15,9 @@ const mapVersion = (row: Row, index: number): Version => ({
   height: row.height as number
 })
 
-/** All versions of the piece that this one is a version of, the first of them first; itself where it is the only one. */
+/**
+ * All versions of the piece that this one is a version of, the first of them first; itself where it is the only one.
+ */
 export async function listVersions(db: Db, id: number): Promise<Version[]> {
   const [rows] = await db.execute<Row[]>(
     `SELECT s.id, s.handed_in_at, s.stage, p.width, p.height, COALESCE(k.state, 'draft') AS state

@@ -1,6 +1,7 @@
 /**
- * Links that are used once, and a guest's, which is theirs for as long as their piece is. What a link says is made from its row and the house's secret each time it is needed: the
- * table alone opens nothing, and a slip can be printed again.
+ * Links that are used once, and a guest's, which is theirs for as long as their piece is. What a link says is made from
+ * its row and the house's secret each time it is needed: the table alone opens nothing, and a slip can be printed
+ * again.
  */
 import { createHmac, randomBytes } from 'node:crypto'
 import { AppError } from '../../../shared/errors'

@@ -1,6 +1,6 @@
 /**
- * The secret of the house, and while it is being changed the one before it, which still opens what was closed by it: links
- * and slips that are out, sessions, second steps. Nothing is closed by the older one any more.
+ * The secret of the house, and while it is being changed the one before it, which still opens what was closed by it:
+ * links and slips that are out, sessions, second steps. Nothing is closed by the older one any more.
  */
 import { timingSafeEqual } from 'node:crypto'
 import { settings } from '../../settings'

@@ -1,4 +1,6 @@
-/** Two versions of a piece laid on one another: measured when it is first asked for, and kept until something changes. */
+/**
+ * Two versions of a piece laid on one another: measured when it is first asked for, and kept until something changes.
+ */
 import { createHash } from 'node:crypto'
 import { carriedArea, carryBy } from '../../../core/compare/carried'
 import type { Asked } from '../../../core/compare/compare'
@@ -152,7 +154,8 @@ export async function compareAhead(newId: number, { classId, who }: Pick<Work, '
 }
 
 /**
- * Corners as its maker or the class's staff sets them; null lets them be found again. @throws AppError already-released.
+ * Corners as its maker or the class's staff sets them; null lets them be found again. @throws AppError
+ * already-released.
  */
 export async function setCorners(account: Account, pair: Pair, corners: readonly Point[] | null): Promise<void> {
   const { new: next } = await versionsOf(account, pair)

@@ -1,6 +1,6 @@
 /**
- * The samples of `deploy/`, as a school would put them in front: Debian's own nginx and httpd, over TLS, with no more changed
- * than a name, a certificate and two ports.
+ * The samples of `deploy/`, as a school would put them in front: Debian's own nginx and httpd, over TLS, with no more
+ * changed than a name, a certificate and two ports.
  */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'

@@ -157,7 +157,7 @@ it('is not started without a database to measure for, nor by a word that nobody 
   expect(await said('--measure')).toEqual([1, expect.stringContaining('--measure-only')])
 }, 30_000)
 
-it('a secret is changed without anybody signing in anew, and the one before it opens nothing once it is gone', async () => {
+it('a secret is changed without anybody signing in anew; the one before it opens nothing once it is gone', async () => {
   const next = 'n'.repeat(48),
     instructor = await house.signedIn('instructor-0'),
     learner = await house.signedIn('learner-0'),

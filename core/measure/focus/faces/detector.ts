@@ -3,6 +3,7 @@
  * Its weights and its plan are those of a free package, `weights.json` names it; what runs them is ours.
  */
 import { bytesOf } from '../../../numeric/base64'
+import { openOnce } from '../../../numeric/kernel'
 import { Runner, type Layer, type Maps, type Network } from './network'
 import weights from './weights.json' with { type: 'json' }
 
@@ -58,21 +59,14 @@ function readNetwork(): Network {
 }
 
 /** None where the machine cannot run it: then no face is found. */
-let runner: Runner | null | undefined
+const runnerHere = /* @__PURE__ */ openOnce(() => new Runner(readNetwork()))
 
 /**
  * @param seen three channels, bytes less their mean, over 255; both sides multiples of {@link CELL}.
  * @returns five times five numbers a cell and more behind; null where it cannot run.
  */
 export function runDetector(seen: Maps): Maps | null {
-  if (runner === undefined) {
-    try {
-      runner = new Runner(readNetwork())
-    } catch {
-      runner = null
-    }
-  }
-  return runner && runner.run(seen)
+  return runnerHere()?.run(seen) ?? null
 }
 
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x))
