@@ -5,7 +5,14 @@ import wabt from 'wabt'
 import { ROOT } from './step'
 
 /** Without their endings: the text lies beside the bytes. */
-const KERNELS = ['core/measure/focus/faces/kernel', 'core/picture/reduce', 'core/picture/colour'] as const
+const KERNELS = [
+  'core/measure/focus/faces/kernel',
+  'core/picture/reduce',
+  'core/picture/colour',
+  'core/picture/closing',
+  'core/picture/tally',
+  'core/measure/composition/edges'
+] as const
 
 /** @returns base 64 of the binary. @throws Error that names the line of a mistake. */
 export async function assembledKernel(name: (typeof KERNELS)[number]): Promise<string> {

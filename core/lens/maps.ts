@@ -1,6 +1,6 @@
 /** Lenses drawn from a map of the whole picture: attention, and the sharpness of edges. */
 import { attentionOf } from '../measure/focus/attention/attention'
-import { edgeMaps } from '../measure/composition/edges'
+import { edgeMaps } from '../measure/composition/edge-maps'
 import { enlargePlane } from '../picture/plane'
 import type { Planes } from '../picture/planes'
 import type { Raster } from '../picture/raster'

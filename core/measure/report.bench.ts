@@ -9,7 +9,7 @@ import { planesOf } from '../picture/planes'
 import type { Raster } from '../picture/raster'
 import { fitWithin, reduceTo } from '../picture/resample'
 import { attentionOf } from './focus/attention/attention'
-import { edgeMaps } from './composition/edges'
+import { edgeMaps } from './composition/edge-maps'
 import { measurePicture } from './picture'
 import { measureSeparation } from './value/separation'
 

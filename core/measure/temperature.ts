@@ -6,6 +6,7 @@ import { ringOf, spansOf, type Area } from '../picture/area'
 import { percentile } from '../picture/distribution'
 import type { Planes } from '../picture/planes'
 import { diagonalOf, type Raster } from '../picture/raster'
+import { temperaturesInKernel, type Temperatures, type TemperatureSums } from '../picture/tally'
 import { meanOf, RING_SHARE } from './value/separation'
 import { notMeasurable, type Measured, type TemperatureSection } from './report'
 
@@ -37,42 +38,31 @@ function meanTemperature({ a, b, mask, count }: Planes): number {
   return count === 0 ? 0 : sum / count
 }
 
+/** Of a step of value: a percentile between two bins belongs to neither. */
+const ALIKE = 0.1
+
 export function measureTemperature(planes: Planes): Measured<TemperatureSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const { a, b, value, mask, values, count } = planes
-  // Temperatures are summed by the bins of value, from which the lights and the darks are read.
-  const sums = new Float64Array(values.counts.length),
-    perStep = 1 / values.step
-  const perAxis = TEMPERATURE_PER_AXIS,
-    neither = NEITHER_BELOW
-  let warm = 0,
-    cool = 0
-  for (let i = 0; i < value.length; i++) {
-    const measured = mask[i],
-      full = perAxis * (a[i] + b[i])
-    const t = full > 100 ? 100 : full < -100 ? -100 : full
-    warm += t >= neither ? measured : 0
-    cool += t <= -neither ? measured : 0
-    sums[(value[i] * perStep + 0.5) | 0] += measured * t
-  }
-  const meanBetween = (low: number, high: number): number => {
-    let sum = 0,
-      n = 0
-    for (
-      let bin = Math.max(0, Math.ceil(low * perStep - 0.1)),
-        last = Math.min(sums.length - 1, Math.floor(high * perStep + 0.1));
-      bin <= last;
-      bin++
-    ) {
-      sum += sums[bin]
-      n += values.counts[bin]
+  const { values, count } = planes,
+    above = Math.ceil(percentile(values, 2 / 3) / values.step - ALIKE),
+    below = (share: number): number => Math.floor(percentile(values, share) / values.step + ALIKE),
+    [dark, darker] = [below(1 / 3), below(0.1)]
+  // A bin reaches half a step to both sides of its value.
+  const how = {
+    perAxis: TEMPERATURE_PER_AXIS,
+    neither: NEITHER_BELOW,
+    bounds: {
+      lights: (above - 0.5) * values.step,
+      darks: (dark + 0.5) * values.step,
+      darkest: (darker + 0.5) * values.step
     }
-    return sum / n
   }
-  const mean = meanBetween(0, 101),
-    lights = meanBetween(percentile(values, 2 / 3), 101)
-  const darks = meanBetween(0, percentile(values, 1 / 3)),
-    darkest = meanBetween(0, percentile(values, 0.1))
+  const { warm, cool, ...sums } = temperaturesInKernel(planes, how) ?? temperaturesInScript(planes, how),
+    pixels = (from: number, to: number): number => values.counts.subarray(from, to + 1).reduce((p, q) => p + q, 0)
+  const mean = sums.all / count,
+    lights = sums.lights / pixels(above, values.counts.length),
+    darks = sums.darks / pixels(0, dark),
+    darkest = sums.darkest / pixels(0, darker)
   return {
     mean: round1(mean),
     warm: round3(warm / count),
@@ -83,6 +73,25 @@ export function measureTemperature(planes: Planes): Measured<TemperatureSection>
     lightMinusDark: round1(lights - darks),
     darkest: round1(darkest)
   }
+}
+
+/** What the kernel does, where there is none. */
+export function temperaturesInScript(
+  { a, b, value, mask }: Planes,
+  { perAxis, neither, bounds }: Temperatures
+): TemperatureSums {
+  const sums = { warm: 0, cool: 0, all: 0, lights: 0, darks: 0, darkest: 0 }
+  for (let i = 0; i < mask.length; i++) {
+    if (mask[i] === 0) continue
+    const t = Math.max(-100, Math.min(100, perAxis * (a[i] + b[i])))
+    sums.all += t
+    if (t >= neither) sums.warm++
+    else if (t <= -neither) sums.cool++
+    if (value[i] >= bounds.lights) sums.lights += t
+    if (value[i] < bounds.darks) sums.darks += t
+    if (value[i] < bounds.darkest) sums.darkest += t
+  }
+  return sums
 }
 
 /** An area's temperature where it stands. */

@@ -1,90 +1,104 @@
 /**
  * Morphological closing (J. Serra, "Image Analysis and Mathematical Morphology", 1982) with a small square:
- * what is dark and thinner than the square is filled by what lies beside it.
- *
- * Numbers are held in seven bits, four to a word, so that one comparison serves four pixels; a running
- * maximum over 2w is that over w and the same shifted by w, in place; the minimum is the maximum of the
- * complement. Clear rows and columns around the grid stand for what lies outside: they never win.
+ * what is dark and thinner than the square is filled by what lies beside it. What lies outside the picture never wins.
  */
+import { growTo, openKernel, openOnce, type Memory } from '../numeric/kernel'
+import kernel from './closing.json' with { type: 'json' }
 
-/** Greatest number a grid holds. */
-export const GRID_MOST = 127
-/** The largest square a row's spare word leaves room for. */
-export const RADIUS_MOST = 3
-
-const HIGH = 0x80808080 | 0
-const LOW = 0x7f7f7f7f
-
-export interface Grid {
+/** One number a pixel, and which of them count: 1 or 0. */
+export interface Measured {
   readonly width: number
   readonly height: number
-  readonly radius: number
-  /** Bytes a row; pixel (x, y) is at (y + radius) · stride + x + radius. */
-  readonly stride: number
-  readonly bytes: Uint8Array
+  readonly value: Float32Array
+  readonly mask: Uint8Array
 }
 
-/** An empty grid with its margins. @throws RangeError for a radius outside 1–3. */
-export function createGrid(width: number, height: number, radius: number): Grid {
-  if (!(radius >= 1 && radius <= RADIUS_MOST))
-    throw new RangeError(`a closing of radius ${radius} is not between 1 and ${RADIUS_MOST}`)
-  const stride = ((width + 2 * radius + 3) & ~3) + 4
-  return { width, height, radius, stride, bytes: new Uint8Array(stride * (height + 2 * radius)) }
+/** Each number times `scale` and `shift` more, 0–255, in whole steps; the square reaches `reach` pixels each way. */
+export interface Closing {
+  readonly scale: number
+  readonly shift: number
+  readonly reach: number
 }
 
-/** The larger of each of four seven-bit numbers. */
-function larger(p: number, q: number): number {
-  const above = (((p | HIGH) - q) | 0) & HIGH
-  return q ^ ((p ^ q) & (above - (above >>> 7)))
+/** Pointers into the memory, in bytes. */
+interface Kernel {
+  readonly memory: Memory
+  quantise(numbers: number, end: number, scale: number, shift: number, out: number): void
+  grow(from: number, end: number, step: number, reach: number, flip: number, out: number): void
+  added(closed: number, end: number, open: number, mask: number): number
 }
 
-/** Shifts that grow a window of 1 to 2r + 1. */
-function growth(radius: number): number[] {
-  const shifts: number[] = []
-  for (let covered = 1; covered < 2 * radius + 1; covered += shifts[shifts.length - 1])
-    shifts.push(Math.min(covered, 2 * radius + 1 - covered))
-  return shifts
+const kernelHere = /* @__PURE__ */ openOnce(() => openKernel<Kernel>(kernel.bytes))
+
+const WORD = 4,
+  /** Bytes the kernel takes at once; so wide is the gap between two rows, and so far the square may reach. */
+  LANES = 16,
+  ALL_BITS = 255
+const lanes = (bytes: number): number => Math.ceil(bytes / LANES) * LANES
+
+/** What closing adds, over the pixels that count, in steps. */
+export function addedByClosing(plane: Measured, closing: Closing): number {
+  if (!(closing.reach >= 1 && closing.reach <= LANES))
+    throw new RangeError(`a square that reaches ${closing.reach} pixels is not between 1 and ${LANES}`)
+  return addedInKernel(plane, closing) ?? addedInScript(plane, closing)
 }
 
-/** Each number becomes the greatest of itself and those up to `2 · radius` after it, along rows, then along columns. */
-function growForward(words: Int32Array, stride: number, shifts: readonly number[]): void {
-  for (const shift of shifts) {
-    const right = 8 * shift,
-      left = 32 - right
-    for (let i = 0, last = words.length - 1; i < last; i++)
-      words[i] = larger(words[i], (words[i] >>> right) | (words[i + 1] << left))
+/** Null where the machine cannot run it. */
+export function addedInKernel(
+  { width, height, value, mask }: Measured,
+  { scale, shift, reach }: Closing
+): number | null {
+  const here = kernelHere()
+  if (!here) return null
+  const stride = lanes(width) + LANES,
+    rim = LANES + reach * stride,
+    size = stride * height,
+    grid = lanes(size + 2 * rim)
+  // Three grids with a rim of nothing around each, the mask, and a row of the numbers.
+  const [open, first, second] = [0, 1, 2].map(n => n * grid + lanes(rim)) as [number, number, number],
+    counted = 3 * grid + LANES,
+    numbers = lanes(counted + size)
+  growTo(here.memory, numbers + lanes(width) * WORD)
+  const { buffer } = here.memory,
+    bytes = new Uint8Array(buffer),
+    row = new Float32Array(buffer, numbers, width)
+  bytes.fill(0, 0, numbers)
+  /** Between the rows and around them. */
+  const clear = (at: number, to = 0): void => {
+    bytes.fill(to, at - rim, at)
+    for (let y = 0; y < height; y++) bytes.fill(to, at + y * stride + width, at + (y + 1) * stride)
+    bytes.fill(to, at + size, at + size + rim)
   }
-  for (const shift of shifts) {
-    const away = shift * stride
-    for (let i = 0, end = words.length - away; i < end; i++) words[i] = larger(words[i], words[i + away])
+  for (let y = 0; y < height; y++) {
+    row.set(value.subarray(y * width, (y + 1) * width))
+    here.quantise(numbers, numbers + width * WORD, scale, shift, open + y * stride)
+    bytes.set(mask.subarray(y * width, (y + 1) * width), counted + y * stride)
   }
+  clear(open)
+  here.grow(open, open + size, 1, reach, 0, first)
+  clear(first)
+  here.grow(first, first + size, stride, reach, 0, second)
+  // Turned, what lies outside is nothing again.
+  clear(second, ALL_BITS)
+  here.grow(second, second + size, 1, reach, ALL_BITS, first)
+  clear(first)
+  here.grow(first, first + size, stride, reach, 0, second)
+  return here.added(second, second + size, open, counted)
 }
 
-/** Likewise with those before it. */
-function growBackward(words: Int32Array, stride: number, shifts: readonly number[]): void {
-  for (const shift of shifts) {
-    const left = 8 * shift,
-      right = 32 - left
-    for (let i = words.length - 1; i > 0; i--)
-      words[i] = larger(words[i], (words[i] << left) | (words[i - 1] >>> right))
-    words[0] = larger(words[0], words[0] << left)
+/** The definition: the least of the greatest. */
+export function addedInScript({ width, height, value, mask }: Measured, { scale, shift, reach }: Closing): number {
+  const open = Uint8Array.from(value, v => v * scale + shift)
+  const along = (from: Uint8Array, pick: (p: number, q: number) => number): Uint8Array => {
+    const over = (source: Uint8Array, step: number, [length, place]: [number, (i: number) => number]): Uint8Array =>
+      source.map((own, i) => {
+        let best = own
+        for (let k = -reach; k <= reach; k++)
+          if (place(i) + k >= 0 && place(i) + k < length) best = pick(best, source[i + k * step])
+        return best
+      })
+    return over(over(from, 1, [width, i => i % width]), width, [height, i => Math.floor(i / width)])
   }
-  for (const shift of shifts) {
-    const away = shift * stride
-    for (let i = words.length - 1; i >= away; i--) words[i] = larger(words[i], words[i - away])
-  }
-}
-
-/** Closes a grid in place. The margins hold no meaning afterwards. */
-export function closeGrid({ width, height, radius, stride, bytes }: Grid): void {
-  const words = new Int32Array(bytes.buffer),
-    rowWords = stride >> 2,
-    shifts = growth(radius)
-  growForward(words, rowWords, shifts)
-  for (let i = 0; i < words.length; i++) words[i] ^= LOW
-  // A window centred outside the picture is none: clear again what the growth left in the margins.
-  for (let y = 0; y < height; y++) bytes.fill(0, y * stride + width, (y + 1) * stride)
-  bytes.fill(0, height * stride)
-  growBackward(words, rowWords, shifts)
-  for (let i = 0; i < words.length; i++) words[i] ^= LOW
+  const closed = along(along(open, Math.max), Math.min)
+  return closed.reduce((sum, to, i) => sum + mask[i] * (to - open[i]), 0)
 }

@@ -2,6 +2,8 @@
  * The distribution of a plane over the measured pixels: a fine histogram from which percentiles,
  * shares and moments are read without sorting.
  */
+import { countInKernel } from './tally'
+
 export interface Distribution {
   readonly low: number
   readonly step: number
@@ -19,16 +21,26 @@ export function distributionOf(
   mask: Uint8Array,
   { low, high, bins }: { readonly low: number; readonly high: number; readonly bins: number }
 ): Distribution {
-  const counts = new Uint32Array(bins)
   const perUnit = bins / (high - low),
-    last = bins - 1
-  const shift = 0.5 - low * perUnit // bins are centred on their value
-  for (let i = 0; i < plane.length; i++) {
-    const bin = (plane[i] * perUnit + shift) | 0
-    counts[bin < 0 ? 0 : bin > last ? last : bin] += mask[i]
-  }
+    // Bins are centred on their value.
+    at = { scale: perUnit, shift: 0.5 - low * perUnit, bins },
+    counts = countInKernel(plane, mask, at) ?? countInScript(plane, mask, at)
   const total = counts.reduce((p, q) => p + q, 0)
   return { low, step: 1 / perUnit, counts, total }
+}
+
+function countInScript(
+  plane: Float32Array,
+  mask: Uint8Array,
+  { scale, shift, bins }: { readonly scale: number; readonly shift: number; readonly bins: number }
+): Uint32Array {
+  const counts = new Uint32Array(bins),
+    last = bins - 1
+  for (let i = 0; i < plane.length; i++) {
+    const bin = (plane[i] * scale + shift) | 0
+    counts[bin < 0 ? 0 : bin > last ? last : bin] += mask[i]
+  }
+  return counts
 }
 
 /** Value planes at 0.01 L*. */

@@ -1,7 +1,8 @@
 /** The readings that a station's instrument asks for: planes, figures, greys, first look, route, reference. */
 import { describe, expect, it } from 'vitest'
 import { areaTemperature } from '../../measure/temperature'
-import { cutOutOf, edgeMaps } from '../../measure/composition/edges'
+import { edgeMaps } from '../../measure/composition/edge-maps'
+import { cutOutOf } from '../../measure/composition/edges'
 import { measureDepth, type DepthLadder } from '../../measure/value/depth'
 import { readFramings } from '../../measure/composition/framing'
 import { greyDisagreements } from '../../measure/value/greys'

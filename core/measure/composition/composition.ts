@@ -4,54 +4,10 @@ import { percentile } from '../../picture/distribution'
 import { cornersOf, type Area } from '../../picture/area'
 import type { Planes } from '../../picture/planes'
 import { horizonOf } from './horizon'
+import { symmetryOf } from './symmetry'
 import { notMeasurable, type CompositionSection, type Measured } from '../report'
 
 const FLAT = 'the picture has no contrast'
-
-/** Correlation of the value picture with its mirror image, −1 to 1. Null without contrast. */
-export function symmetryOf({ value, mask, width, height }: Planes): number | null {
-  let n = 0,
-    sum = 0,
-    square = 0,
-    cross = 0
-  // Each pair once; an odd middle column is its own mirror image.
-  for (let y = 0; y < height; y++) {
-    for (let i = y * width, j = i + width - 1; i <= j; i++, j--) {
-      if (mask[i] === 0 || mask[j] === 0) continue
-      const p = value[i],
-        q = value[j],
-        both = i === j ? 0.5 : 1
-      n += 2 * both
-      sum += both * (p + q)
-      square += both * (p * p + q * q)
-      cross += 2 * both * p * q
-    }
-  }
-  if (n === 0) return null
-  const mean = sum / n,
-    variance = square / n - mean * mean
-  return variance < 1e-3 ? null : (cross / n - mean * mean) / variance
-}
-
-/**
- * The same of what differs along each row: sky over sea mirrors itself whatever stands in it, and that is not what
- * makes a picture stand still.
- */
-export function symmetryAcross(planes: Planes): number | null {
-  const { value, mask, width, height } = planes,
-    level = new Float32Array(value.length)
-  for (let y = 0; y < height; y++) {
-    let sum = 0,
-      n = 0
-    for (let i = y * width, last = i + width; i < last; i++) {
-      sum += mask[i] * value[i]
-      n += mask[i]
-    }
-    const mean = n > 0 ? sum / n : 0
-    for (let i = y * width, last = i + width; i < last; i++) level[i] = value[i] - mean
-  }
-  return symmetryOf({ ...planes, value: level })
-}
 
 /** Centroid of |L* − median|, fractions. Null without contrast. */
 export function balanceOf({ value, values, mask, width, height }: Planes): { x: number; y: number } | null {
@@ -75,12 +31,11 @@ export function balanceOf({ value, values, mask, width, height }: Planes): { x: 
 
 export function measureComposition(planes: Planes): Measured<CompositionSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
-  const symmetry = symmetryOf(planes),
-    across = symmetryAcross(planes),
+  const { whole, across } = symmetryOf(planes),
     balance = balanceOf(planes),
     horizon = horizonOf(planes)
   return {
-    symmetry: symmetry === null ? notMeasurable(FLAT) : round3(symmetry),
+    symmetry: whole === null ? notMeasurable(FLAT) : round3(whole),
     symmetryAcross: across === null ? notMeasurable(FLAT) : round3(across),
     horizon: horizon === null ? notMeasurable('nothing divides the picture from side to side') : round3(horizon),
     balance: balance === null ? notMeasurable(FLAT) : { x: round3(balance.x), y: round3(balance.y) }

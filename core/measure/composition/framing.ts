@@ -2,8 +2,9 @@
 import { planesOf } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
 import { cropOf } from '../../picture/crop'
-import { FRAMINGS, symmetryOf } from './composition'
+import { FRAMINGS } from './composition'
 import { horizonOf } from './horizon'
+import { symmetryOf } from './symmetry'
 import { measureFocus } from '../focus/focus'
 import { isMeasured } from '../report'
 import { measureValue } from '../value/value'
@@ -33,7 +34,7 @@ export function readFramings(raster: Raster): FramingRead[] {
       range: isMeasured(value) ? value.range : null,
       first: isMeasured(focus) && isMeasured(focus.peaks) ? { x: focus.peaks[0]!.x, y: focus.peaks[0]!.y } : null,
       horizon: horizonOf(planes),
-      symmetry: symmetryOf(planes)
+      symmetry: symmetryOf(planes).whole
     }
   })
 }

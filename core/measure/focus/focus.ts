@@ -6,6 +6,8 @@ import { areaHolds, boundsOf, ringOf, spansOf, type Area, type Spans } from '../
 import { distributionOf, percentile, valueDistribution } from '../../picture/distribution'
 import type { Planes } from '../../picture/planes'
 import { diagonalOf } from '../../picture/raster'
+import type { Within } from '../../picture/tally'
+import { pixelsWithin } from '../../picture/within'
 import { NEUTRAL_CHROMA } from '../../colour/oklab'
 import { attentionOf, type Attention } from './attention/attention'
 import { peaksOf } from './attention/peaks'
@@ -37,8 +39,10 @@ const AROUND_SHARE = 0.03
 /** The rim that counts with the focal area, as a share of the diagonal. */
 export const RIM_SHARE = 0.02
 
-/** Connected areas of a mask with a label for each pixel, largest first; specks, and masks of specks, are left out. */
-function patchesOf(inside: Uint8Array, total: number, { width, height, count }: Planes): Components {
+/** Connected areas within bounds with a label for each pixel, largest first; specks are left out. */
+function patchesOf(planes: Planes, bounds: Within): Components {
+  const { width, height, count } = planes,
+    { inside, total } = pixelsWithin(planes, bounds)
   if (total < SPECK * count) return { labels: new Int32Array(0), list: [] }
   const { labels, list } = componentsOf(inside, { width, height, most: MOST_SPOTS })
   return { labels, list: list.filter(c => c.size >= SPECK * count) }
@@ -111,16 +115,7 @@ function above(patch: Component, labels: Int32Array, planes: Planes): number {
 
 /** Whites that are seen as accents: within the picture, and lighter than what is around them. Largest first. */
 export function whitesOf(planes: Planes): Spot[] {
-  const { value, chroma, mask } = planes
-  const inside = new Uint8Array(mask.length)
-  let total = 0
-  for (let i = 0; i < mask.length; i++) {
-    if (value[i] > WHITE_VALUE && chroma[i] < NEUTRAL_CHROMA && mask[i]) {
-      inside[i] = 1
-      total++
-    }
-  }
-  const { labels, list } = patchesOf(inside, total, planes)
+  const { labels, list } = patchesOf(planes, { over: WHITE_VALUE, most: NEUTRAL_CHROMA })
   if (list.length === 0) return []
   const reach = reachOf(planes)
   return list
@@ -130,27 +125,20 @@ export function whitesOf(planes: Planes): Spot[] {
 
 /** Connected areas of the highest chroma, largest first, each with the name of its colour. */
 export function vividOf(planes: Planes): VividSpot[] {
-  const { value, a, b, chroma, mask } = planes
-  const bound = Math.max(VIVID_LEAST, VIVID_SHARE * percentile(planes.chromas, 0.995))
-  const inside = new Uint8Array(mask.length)
-  let total = 0
-  for (let i = 0; i < mask.length; i++) {
-    if (chroma[i] >= bound && mask[i]) {
-      inside[i] = 1
-      total++
-    }
-  }
-  const { labels, list } = patchesOf(inside, total, planes)
-  const sums = new Map(list.map(c => [c.label, [0, 0, 0]]))
+  const { value, a, b } = planes,
+    least = Math.max(VIVID_LEAST, VIVID_SHARE * percentile(planes.chromas, 0.995)),
+    { labels, list } = patchesOf(planes, { least })
+  const sums: number[][] = []
+  for (const { label } of list) sums[label] = [0, 0, 0]
   for (let i = 0; i < labels.length; i++) {
-    const sum = labels[i] ? sums.get(labels[i]) : undefined
+    const sum = labels[i] ? sums[labels[i]] : undefined
     if (!sum) continue
     sum[0] += value[i]
     sum[1] += a[i]
     sum[2] += b[i]
   }
   return list.map(c => {
-    const [v, ca, cb] = sums.get(c.label)!.map(sum => sum / c.size)
+    const [v, ca, cb] = sums[c.label].map(sum => sum / c.size)
     return { ...spotOf(c, planes.count), named: nameOf(v, [0, ca, cb]).said }
   })
 }

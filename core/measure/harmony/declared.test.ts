@@ -9,6 +9,8 @@ const histogram = (weight: Float64Array): HueHistogram => ({
   bins: new Int16Array(),
   pixels: new Uint32Array(360),
   weight,
+  sums: new Float64Array(),
+  tenths: new Uint32Array(),
   totalWeight: weight.reduce((p, q) => p + q, 0),
   colouredPixels: 0,
   vividForHue: 0

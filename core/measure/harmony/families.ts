@@ -8,6 +8,7 @@ import { percentile, type Distribution } from '../../picture/distribution'
 import type { Planes } from '../../picture/planes'
 import { stepAt } from '../../wheel/wheel'
 import type { WheelName } from '../../wheel/steps'
+import { TENTHS } from '../../picture/tally'
 import type { HueHistogram } from './hues'
 import type { Family } from '../report'
 
@@ -70,7 +71,7 @@ export function measureFamilies(planes: Planes, hues: HueHistogram, wheel: Wheel
     weights[familyOfBin[bin]] += hues.weight[bin]
     pixels[familyOfBin[bin]] += hues.pixels[bin]
   }
-  const colours = coloursOf(planes, hues, { familyOfBin, count: peaks.length })
+  const colours = coloursOf(hues, { familyOfBin, count: peaks.length })
   return peaks
     .map((position, index): Family => ({
       step: stepAt(wheel, position),
@@ -91,32 +92,25 @@ interface FamilyColour {
   readonly named: string
 }
 
-/** The value distribution of each family and the name of its mean colour, in one pass over the picture. */
+/** The value distribution of each family and the name of its mean colour: those of its bins together. */
 function coloursOf(
-  { value, a, b }: Planes,
-  { bins }: HueHistogram,
+  hues: HueHistogram,
   { familyOfBin, count }: { readonly familyOfBin: Int16Array; readonly count: number }
 ): FamilyColour[] {
-  const steps = 1001,
-    counts = Array.from({ length: count }, () => new Uint32Array(steps)),
-    sums = new Float64Array(4 * count)
-  for (let i = 0; i < bins.length; i++) {
-    if (bins[i] < 0) continue
-    const family = familyOfBin[bins[i]],
-      s = 4 * family
-    counts[family][(value[i] * 10 + 0.5) | 0]++
-    sums[s] += value[i]
-    sums[s + 1] += a[i]
-    sums[s + 2] += b[i]
-    sums[s + 3]++
-  }
+  const counts = Array.from({ length: count }, () => new Uint32Array(TENTHS)),
+    sums = Array.from({ length: count }, () => [0, 0, 0])
+  familyOfBin.forEach((family, bin) => {
+    if (hues.pixels[bin] === 0) return
+    for (let at = 0, from = bin * TENTHS; at < TENTHS; at++) counts[family][at] += hues.tenths[from + at]
+    for (let n = 0; n < 3; n++) sums[family][n] += hues.sums[3 * bin + n]
+  })
   return counts.map((c, family) => {
-    const s = 4 * family,
-      n = sums[s + 3]
+    const total = c.reduce((p, q) => p + q, 0),
+      [value, a, b] = sums[family].map(sum => sum / total)
     return {
-      values: { low: 0, step: 0.1, counts: c, total: n },
+      values: { low: 0, step: 0.1, counts: c, total },
       // A family of the histogram may hold no pixel; then it is left out for its weight.
-      named: n > 0 ? nameOf(sums[s] / n, [0, sums[s + 1] / n, sums[s + 2] / n]).said : 'grey'
+      named: total > 0 ? nameOf(value, [0, a, b]).said : 'grey'
     }
   })
 }

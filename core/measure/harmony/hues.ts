@@ -3,6 +3,7 @@ import { NEUTRAL_CHROMA } from '../../colour/oklab'
 import { hueOf, wrapDegrees } from '../../numeric/angle'
 import type { Planes } from '../../picture/planes'
 import type { Raster } from '../../picture/raster'
+import { HUE_BINS, huesInKernel, TENTHS, type HueCount, type HueSums } from '../../picture/tally'
 import { painterPositionOfHue } from '../../wheel/painter'
 import { hsvHueOf } from '../../wheel/process'
 import type { WheelName } from '../../wheel/steps'
@@ -16,6 +17,10 @@ export interface HueHistogram {
   readonly bins: Int16Array
   /** Sum of chroma in each bin: the coloured weight. */
   readonly weight: Float64Array
+  /** Sums of L* and of OKLab's colour axes in each bin, three numbers a bin. */
+  readonly sums: Float64Array
+  /** How many of each tenth of L* are in each bin, {@link TENTHS} numbers a bin. */
+  readonly tenths: Uint32Array
   /** Pixels in each bin. */
   readonly pixels: Uint32Array
   readonly totalWeight: number
@@ -65,36 +70,50 @@ export function hueHistogram(raster: Raster, planes: Planes, wheel: WheelName): 
 }
 
 function countHues(raster: Raster, planes: Planes, wheel: WheelName): HueHistogram {
-  const { a, b, chroma, mask } = planes,
-    { data } = raster
-  const bins = new Int16Array(mask.length)
-  const weight = new Float64Array(360),
-    pixels = new Uint32Array(360)
-  const table = wheel === 'process' ? null : BINS[wheel],
-    bounds = VIVID_BOUNDS[wheel],
-    neutral = NEUTRAL_CHROMA,
-    none = NO_HUE
-  let vividForHue = 0
-  for (let i = 0; i < mask.length; i++) {
-    const c = chroma[i]
-    if (c < neutral || mask[i] === 0) {
-      bins[i] = none
-      continue
-    }
-    const bin = table === null ? processBin(data[4 * i], data[4 * i + 1], data[4 * i + 2]) : tableBin(table, a[i], b[i])
-    bins[i] = bin
-    weight[bin] += c
-    pixels[bin]++
-    if (c > VIVID_FROM && c <= VIVID_ABOVE && c > bounds[bin]) vividForHue++
+  const { data } = raster,
+    processBinAt = (i: number): number => processBin(data[4 * i], data[4 * i + 1], data[4 * i + 2])
+  const how = {
+    neutral: NEUTRAL_CHROMA,
+    bounds: VIVID_BOUNDS[wheel],
+    over: VIVID_FROM,
+    upTo: VIVID_ABOVE,
+    ...(wheel === 'process' ? { binAt: processBinAt } : { table: BINS[wheel] })
   }
+  const { bins, strong, sums, tenths } = huesInKernel(planes, how) ?? huesInScript(planes, how),
+    weight = Float64Array.from({ length: HUE_BINS }, (_, bin) => sums[4 * bin]),
+    pixels = Uint32Array.from({ length: HUE_BINS }, (_, bin) =>
+      tenths.subarray(bin * TENTHS, (bin + 1) * TENTHS).reduce((p, q) => p + q, 0)
+    )
   return {
     bins,
     weight,
     pixels,
+    sums: sums.filter((_, i) => i % 4 > 0),
+    tenths,
     totalWeight: weight.reduce((p, q) => p + q, 0),
     colouredPixels: pixels.reduce((p, q) => p + q, 0),
-    vividForHue
+    vividForHue: strong
   }
+}
+
+/** What the kernel does, where there is none. */
+export function huesInScript({ a, b, value, chroma, mask }: Planes, how: HueCount): HueSums {
+  const { neutral, bounds, over, upTo } = how,
+    binAt = 'table' in how ? (i: number) => tableBin(how.table, a[i], b[i]) : how.binAt
+  const bins = new Int16Array(mask.length).fill(NO_HUE),
+    sums = new Float64Array(4 * HUE_BINS),
+    tenths = new Uint32Array(HUE_BINS * TENTHS)
+  let strong = 0
+  for (let i = 0; i < mask.length; i++) {
+    const c = chroma[i]
+    if (c < neutral || mask[i] === 0) continue
+    const bin = binAt(i)
+    bins[i] = bin
+    for (const [n, of] of [c, value[i], a[i], b[i]].entries()) sums[4 * bin + n] += of
+    tenths[bin * TENTHS + Math.floor(value[i] * 10 + 0.5)]++
+    if (c > over && c <= upTo && c > bounds[bin]) strong++
+  }
+  return { bins, sums, tenths, strong }
 }
 
 function processBin(red: number, green: number, blue: number): number {

@@ -10,7 +10,8 @@ import { hexOfLinear } from '../../colour/srgb'
 import { temperatureOf } from '../../colour/temperature'
 import { round1, round3 } from '../../numeric/round'
 import type { Planes } from '../../picture/planes'
-import type { Raster } from '../../picture/raster'
+import { wordsOf, type Raster } from '../../picture/raster'
+import { cellsInKernel, CUBE } from '../../picture/tally'
 import { kindOn } from '../../wheel/describe'
 import type { WheelName } from '../../wheel/steps'
 import { positionOn, stepAt } from '../../wheel/wheel'
@@ -30,22 +31,30 @@ interface Cell {
 }
 
 /** Mean OKLab and count of each used cell of a 16-step RGB cube. */
-function cellsOf({ data }: Raster, { mask, lightness, a, b }: Planes): Cell[] {
-  const sums = new Float64Array(4096 * 4)
-  for (let i = 0, p = 0; i < mask.length; i++, p += 4) {
-    if (!mask[i]) continue
-    const at = (((data[p] >> 4) << 8) | ((data[p + 1] >> 4) << 4) | (data[p + 2] >> 4)) * 4
-    sums[at] += lightness[i]
-    sums[at + 1] += a[i]
-    sums[at + 2] += b[i]
-    sums[at + 3]++
-  }
+function cellsOf({ data }: Raster, planes: Planes): Cell[] {
+  const words = wordsOf(data),
+    sums = cellsInKernel(words, planes) ?? cellsInScript(words, planes)
   const cells: Cell[] = []
   for (let at = 0; at < sums.length; at += 4) {
     const n = sums[at + 3]
     if (n > 0) cells.push({ L: sums[at] / n, a: sums[at + 1] / n, b: sums[at + 2] / n, n })
   }
   return cells
+}
+
+/** What the kernel does, where there is none. */
+export function cellsInScript(words: Int32Array, { mask, lightness, a, b }: Planes): Float64Array {
+  const sums = new Float64Array(CUBE * 4)
+  for (let i = 0; i < mask.length; i++) {
+    if (!mask[i]) continue
+    const word = words[i],
+      at = 4 * (((word & 0xf0) << 4) | ((word & 0xf000) >> 8) | ((word & 0xf00000) >> 20))
+    sums[at] += lightness[i]
+    sums[at + 1] += a[i]
+    sums[at + 2] += b[i]
+    sums[at + 3]++
+  }
+  return sums
 }
 
 const distance2 = (p: Cell, q: Cell): number => (p.L - q.L) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2

@@ -3,6 +3,7 @@ import { naturalBreaks } from '../../numeric/breaks'
 import { round1, round3 } from '../../numeric/round'
 import { coarsen, percentile, shareBelow, type Distribution } from '../../picture/distribution'
 import type { Planes } from '../../picture/planes'
+import { pixelsWithin } from '../../picture/within'
 import { flatBlackOf } from './flat-black'
 import { notMeasurable, type Key, type Measured, type RangeVerdict, type ValueSection } from '../report'
 
@@ -70,13 +71,11 @@ export function valueGroups(d: Distribution, wanted: number | null = null): Valu
   })
 }
 
+const NEARLY_BLACK = { under: NEAR_BLACK.value, most: NEAR_BLACK.chroma },
+  NEARLY_WHITE = { over: NEAR_WHITE.value, most: NEAR_WHITE.chroma }
+
 /** Pixels of bare white: very light and without colour. */
-export function nearWhiteMask({ value, chroma, mask }: Planes): Uint8Array {
-  const inside = new Uint8Array(mask.length),
-    bound = NEAR_WHITE
-  for (let i = 0; i < mask.length; i++) if (value[i] > bound.value && chroma[i] < bound.chroma) inside[i] = mask[i]
-  return inside
-}
+export const nearWhiteMask = (planes: Planes): Uint8Array => pixelsWithin(planes, NEARLY_WHITE).inside
 
 export function measureValue(planes: Planes): Measured<ValueSection> {
   if (planes.count === 0) return notMeasurable('every pixel is transparent')
@@ -87,14 +86,8 @@ export function measureValue(planes: Planes): Measured<ValueSection> {
   const dark = shareBelow(d, 33.3),
     notLight = shareBelow(d, 66.71)
   const groups = valueGroups(d)
-  let black = 0,
-    white = 0
-  const { value, chroma, mask, count } = planes
-  for (let i = 0; i < value.length; i++) {
-    const v = value[i]
-    if (v < NEAR_BLACK.value) black += chroma[i] < NEAR_BLACK.chroma ? mask[i] : 0
-    else if (v > NEAR_WHITE.value) white += chroma[i] < NEAR_WHITE.chroma ? mask[i] : 0
-  }
+  const { count } = planes,
+    [black, white] = [NEARLY_BLACK, NEARLY_WHITE].map(bounds => pixelsWithin(planes, bounds).total)
   return {
     darkest: round1(darkest),
     lightest: round1(lightest),
