@@ -6,14 +6,15 @@ import { isMeasured } from '../../core/measure/report'
 import { decodePicture, READABLE } from '../../server/work/decode'
 import { firstLook, judge, onRim, row, Share, Tally, title, type Half, type Judged } from './judged'
 import { LABELS } from './labels'
+import { FOURTH_LABELS } from './labels-fourth'
 import { KEPT_LABELS } from './labels-kept'
 import { LATER_LABELS } from './labels-later'
 import { openPictures, type Label } from './open'
 
-/** The first set was tuned by whole; of the second every other one is kept back, and the third whole. */
+/** The first set was tuned by whole; of the second every other one is kept back, the third and fourth whole. */
 const labelsOf = (half: Half): readonly Label[] =>
   half === 'kept'
-    ? [...LATER_LABELS.filter((_, i) => i % 2 === 1), ...KEPT_LABELS]
+    ? [...LATER_LABELS.filter((_, i) => i % 2 === 1), ...KEPT_LABELS, ...FOURTH_LABELS]
     : [...LABELS, ...LATER_LABELS.filter((_, i) => i % 2 === 0)]
 
 const holds = ([x, y, w, h]: Label['look'][number], at: { x: number; y: number }): boolean =>

@@ -22,7 +22,11 @@ export const PACKAGES = [
   ...['dm', 'dw', 'ei', 'l', 'low', 'nr', 'sof', 'sota', 'sotbe', 'tsg', 'ttb'].map(campaign => ({
     name: `wesnoth-1.16-${campaign}`,
     licence: 'GPL-2+ and CC-BY-SA-4.0'
-  }))
+  })),
+  { name: 'wesnoth-1.16-data', licence: 'GPL-2+ and CC-BY-SA-4.0' },
+  { name: 'mate-backgrounds', licence: 'GPL-2+' },
+  { name: 'ukui-wallpapers', licence: 'CC-BY-SA-3.0' },
+  { name: 'plasma-workspace-wallpapers', licence: 'GPL-2+' }
 ]
 
 type Box = readonly [x: number, y: number, w: number, h: number]
