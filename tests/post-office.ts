@@ -25,6 +25,10 @@ export async function postOffice(taken: () => Promise<void> | void = () => {}): 
       })
     }
   })
+  // A sender that was killed breaks its connection off: that is no trouble of the post's.
+  server.on('error', (error: Error & { remote?: string }) => {
+    if (!error.remote) throw error
+  })
   server.listen(port, '127.0.0.1')
   return { url: `smtp://127.0.0.1:${port}`, mails, close: () => server.close() }
 }
