@@ -2,7 +2,7 @@
 import { whenever } from '@vueuse/core'
 import { bringAhead, bringBench } from '~/start/bench'
 import { classListSchema } from '~~/shared/class'
-import { shelfTotalsSchema, type ListedSubmission, type Shelf } from '~~/shared/pieces/submission'
+import { MOST_COUNTED, shelfTotalsSchema, type ListedSubmission, type Shelf } from '~~/shared/pieces/submission'
 
 definePageMeta({ whose: ['instructor', 'assistant'] })
 
@@ -55,7 +55,7 @@ const SHELVES = [
   { key: 'released', label: 'Released' }
 ] as const
 const shelves = computed(() => [
-  ...SHELVES.map(s => ({ ...s, count: totals.value?.counts[s.key] })),
+  ...SHELVES.map(s => ({ ...s, count: totals.value && asCounted(totals.value.counts[s.key]) })),
   ...(totals.value?.calls ?? []).map(c => ({ key: `call-${c.classId}`, label: c.title, count: c.waiting }))
 ])
 const load = computed(() => {
@@ -70,12 +70,18 @@ const load = computed(() => {
     oldest
   } = totals.value
   if (n === 0 || !oldest) return 'Nothing waits.'
-  return `${piecesWait(n)}, about ${minutesInWords(minutes)}. The oldest has waited ${waitedWords(oldest)}.`
+  const time =
+    n > MOST_COUNTED ? `over ${countWord(Math.floor(minutes / 60))} hours` : `about ${minutesInWords(minutes)}`
+  return `${piecesWait(n)}, ${time}. The oldest has waited ${waitedWords(oldest)}.`
 })
 
 function piecesWait(n: number): string {
-  return `${capital(countWord(n))} piece${n === 1 ? ' waits' : 's wait'}`
+  const many = n > MOST_COUNTED ? `Over ${MOST_COUNTED}` : capital(countWord(n))
+  return `${many} piece${n === 1 ? ' waits' : 's wait'}`
 }
+
+/** Beyond what is counted nobody asks how many. */
+const asCounted = (n: number): number | string => (n > MOST_COUNTED ? `${MOST_COUNTED}+` : n)
 
 function linkOf(piece: ListedSubmission): string {
   return piece.assignmentId !== null

@@ -4,6 +4,7 @@
  */
 import {
   fingerprintSchema,
+  MOST_COUNTED,
   type CallShelf,
   type ListedSubmission,
   type OnShelf,
@@ -162,23 +163,30 @@ export async function listSome(db: Db, accountId: number, ids: readonly number[]
   return rows.map(row => ({ ...mapListed(row), ...(row.learner_id === accountId ? { spentMinutes: 0 } : {}) }))
 }
 
-/** How much hangs on each shelf of the classes, and how long the review will take. */
+/** How much hangs on each shelf of the classes, one more than {@link MOST_COUNTED} at most, and how long it will take. */
 export async function countShelves(
   db: Db,
   staffId: number,
   classId: number | null
 ): Promise<Omit<ShelfTotals, 'calls' | 'byMail'>> {
   const classes = await classesOf(db, staffId, classId),
-    of = `s.class_id IN (${marks(classes)})`
+    of = `s.class_id IN (${marks(classes)})`,
+    hung = (shelf: Shelf): string =>
+      `(SELECT s.class_id FROM submissions s WHERE ${of} AND ${SHELF[shelf]} LIMIT ${MOST_COUNTED + 1}) w`
   if (classes.length === 0) return { counts: { review: 0, exercises: 0, released: 0 }, minutes: 0, oldest: null }
-  const [[waiting], [released], [begun]] = await Promise.all([
+  const [[waiting], [[others]], [begun]] = await Promise.all([
     db.execute<Row[]>(
-      `SELECT s.class_id, s.waits, c.budget_minutes, COUNT(*) AS n, MIN(s.handed_in_at) AS oldest
-       FROM submissions s JOIN classes c ON c.id = s.class_id WHERE ${of} AND s.waits IS NOT NULL
-       GROUP BY s.class_id, s.waits`,
+      `SELECT c.budget_minutes, COUNT(*) AS n FROM ${hung('review')} JOIN classes c ON c.id = w.class_id
+       GROUP BY c.id`,
       classes
     ),
-    db.execute<Row[]>(`SELECT COUNT(*) AS n FROM submissions s WHERE ${of} AND s.released = TRUE`, classes),
+    db.execute<Row[]>(
+      `SELECT (SELECT COUNT(*) FROM ${hung('exercises')}) AS exercises,
+         (SELECT COUNT(*) FROM ${hung('released')}) AS released,
+         (SELECT MIN((SELECT s.handed_in_at FROM submissions s WHERE s.class_id = c.id AND ${SHELF.review}
+           ORDER BY s.handed_in_at LIMIT 1)) FROM classes c WHERE c.id IN (${marks(classes)})) AS oldest`,
+      [...classes, ...classes, ...classes]
+    ),
     // Only what was begun has taken any of its minutes.
     db.execute<Row[]>(
       `SELECT COALESCE(SUM(LEAST(c.budget_minutes, FLOOR(k.seconds / 60))), 0) AS minutes FROM critiques k
@@ -187,18 +195,15 @@ export async function countShelves(
       classes
     )
   ])
-  const review = waiting.filter(row => row.waits === 'review'),
-    count = (rows: readonly Row[]): number => rows.reduce((sum, row) => sum + Number(row.n), 0),
-    oldest = review.map(row => (row.oldest as Date).toISOString()).sort()
+  const minutes = waiting.reduce((sum, row) => sum + Number(row.n) * (row.budget_minutes as number), 0)
   return {
     counts: {
-      review: count(review),
-      exercises: count(waiting.filter(row => row.waits === 'exercises')),
-      released: count(released)
+      review: waiting.reduce((sum, row) => sum + Number(row.n), 0),
+      exercises: Number(others!.exercises),
+      released: Number(others!.released)
     },
-    minutes:
-      review.reduce((sum, row) => sum + Number(row.n) * (row.budget_minutes as number), 0) - Number(begun[0]!.minutes),
-    oldest: oldest[0] ?? null
+    minutes: Math.max(0, minutes - Number(begun[0]!.minutes)),
+    oldest: (others!.oldest as Date | null)?.toISOString() ?? null
   }
 }
 

@@ -191,12 +191,21 @@ export const callShelfSchema = z.object({
 })
 export type CallShelf = z.infer<typeof callShelfSchema>
 
+/** No shelf is counted further: one more than this is many, and as many take as long to count as to read. */
+export const MOST_COUNTED = 1000
+
 /**
- * @property minutes of review still to be done, by the classes' time budgets. @property oldest when the first of it was
- * handed in.
+ * @property minutes of review still to be done, by the classes' time budgets, of those counted. @property oldest when
+ * the first of it was handed in.
  */
 export const shelfTotalsSchema = z.object({
-  counts: z.record(z.enum(CLASS_SHELVES), z.int().min(0)),
+  counts: z.record(
+    z.enum(CLASS_SHELVES),
+    z
+      .int()
+      .min(0)
+      .max(MOST_COUNTED + 1)
+  ),
   minutes: z.int().min(0),
   oldest: z.iso.datetime().nullable(),
   /** Pictures that came by mail and wait to be taken. */

@@ -97,6 +97,23 @@ it('is narrowed to one learner, or to what was handed in for one exercise', asyn
   expect((await (await stranger.fetch(`/submissions?shelf=review&classId=${classId}`)).json()).items).toEqual([])
 })
 
+it('is counted to a thousand, and no further', async () => {
+  const { connection, teacher, classId } = room,
+    piece = await handedIn()
+  const insert = (count: number): string =>
+    `INSERT INTO submissions (class_id, learner_id, picture_id, title, stage, handed_in_at, waits)
+     SELECT class_id, learner_id, picture_id, 'One of many', stage, handed_in_at + INTERVAL q.seq SECOND, 'review'
+     FROM submissions s JOIN seq_1_to_${count} q WHERE s.id = ?`
+  const totals = async () => shelfTotalsSchema.parse(await (await teacher.fetch(`/shelves?classId=${classId}`)).json())
+  const before = await totals()
+  await connection.query(insert(1000 - before.counts.review), [piece])
+  expect(await totals()).toMatchObject({ counts: { review: 1000 }, oldest: before.oldest })
+  await connection.query(insert(500), [piece])
+  expect(await totals()).toMatchObject({ counts: { review: 1001 }, oldest: before.oldest })
+  await connection.query("DELETE FROM submissions WHERE title = 'One of many'")
+  expect((await totals()).counts).toEqual(before.counts)
+})
+
 it('is the same for every piece of the demo, whatever was done with it', async () => {
   const connection = await keeper(),
     [rows] = await connection.query<RowDataPacket[]>(SHELVES)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The desk's shelves as tabs, each with how many pieces wait on it once that is known. */
 defineProps<{
-  shelves: readonly { readonly key: string; readonly label: string; readonly count: number | undefined }[]
+  shelves: readonly { readonly key: string; readonly label: string; readonly count?: number | string }[]
 }>()
 const shelf = defineModel<string>({ required: true })
 </script>
