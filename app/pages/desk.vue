@@ -55,7 +55,7 @@ const SHELVES = [
   { key: 'released', label: 'Released' }
 ] as const
 const shelves = computed(() => [
-  ...SHELVES.map(s => ({ ...s, count: totals.value && asCounted(totals.value.counts[s.key]) })),
+  ...SHELVES.map(s => ({ ...s, count: totals.value ? asCounted(totals.value.counts[s.key]) : undefined })),
   ...(totals.value?.calls ?? []).map(c => ({ key: `call-${c.classId}`, label: c.title, count: c.waiting }))
 ])
 const load = computed(() => {

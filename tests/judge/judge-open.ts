@@ -11,11 +11,13 @@ import { KEPT_LABELS } from './labels-kept'
 import { LATER_LABELS } from './labels-later'
 import { openPictures, type Label } from './open'
 
-/** The first set was tuned by whole; of the second every other one is kept back, the third and fourth whole. */
+const everyOther = (labels: readonly Label[], from: 0 | 1): readonly Label[] => labels.filter((_, i) => i % 2 === from)
+
+/** The first set was tuned by whole; of the second and the fourth every other one is kept back, the third whole. */
 const labelsOf = (half: Half): readonly Label[] =>
   half === 'kept'
-    ? [...LATER_LABELS.filter((_, i) => i % 2 === 1), ...KEPT_LABELS, ...FOURTH_LABELS]
-    : [...LABELS, ...LATER_LABELS.filter((_, i) => i % 2 === 0)]
+    ? [...everyOther(LATER_LABELS, 1), ...KEPT_LABELS, ...everyOther(FOURTH_LABELS, 1)]
+    : [...LABELS, ...everyOther(LATER_LABELS, 0), ...everyOther(FOURTH_LABELS, 0)]
 
 const holds = ([x, y, w, h]: Label['look'][number], at: { x: number; y: number }): boolean =>
   at.x >= x && at.x <= x + w && at.y >= y && at.y <= y + h

@@ -61,6 +61,15 @@ describe('focus', () => {
     expect(atWindow[0].extent.w).toBeGreaterThan(0.12)
   })
 
+  it('finds a small strong thing where it is, though something faint is joined to it', () => {
+    const raster = fill(createRaster(512, 384), '#3c5a96')
+    fill(raster, '#4a68a0', 128, 138, 230, 38)
+    fill(raster, '#f07814', 112, 146, 26, 23)
+    const [first] = peaksIn(raster)
+    expect(first!.x).toBeGreaterThan(0.21)
+    expect(first!.x).toBeLessThan(0.28)
+  })
+
   it('compares its contrast with the strongest window elsewhere', () => {
     const { contrast, elsewhere, ratio, lift } = focusOf(scene(), left)
     // #ffffff is L* 100, #6f7378 about 48, #8d9196 about 60 (CIE 15).

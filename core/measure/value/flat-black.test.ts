@@ -28,4 +28,12 @@ it('is a fault as a hole alone', () => {
   }
   expect(verdictOf(black(false))).toBe('fix')
   expect(verdictOf(black(true))).toBe('works')
+  // As much of it in small places is how a drawing is accented; very much is a fault again.
+  const scattered = (places: number): ReturnType<typeof planesOf> => {
+    const raster = fill(createRaster(400, 300), '#8a6a50')
+    for (let i = 0; i < places; i++) fill(raster, '#060606', 15 + 64 * (i % 6), 20 + 70 * Math.floor(i / 6), 48, 50)
+    return planesOf(raster)
+  }
+  expect(verdictOf(scattered(3))).toBe(undefined)
+  expect(verdictOf(scattered(6))).toBe('fix')
 })

@@ -42,7 +42,20 @@ export const VALUES: readonly Said[] = [
     blackReading(
       value({
         key: 'low',
-        flatBlack: { share: 0.06, holes: 0.06, patches: [{ x: 0.2, y: 0.8, share: 0.06, hole: true }] }
+        flatBlack: { share: 0.08, holes: 0.08, patches: [{ x: 0.2, y: 0.8, share: 0.08, hole: true }] }
+      }),
+      HOUSE
+    )
+  ],
+  [
+    'flat black in small places',
+    blackReading(
+      value({
+        flatBlack: {
+          share: 0.06,
+          holes: 0.06,
+          patches: [0.2, 0.5, 0.8].map(x => ({ x, y: 0.8, share: 0.02, hole: true }))
+        }
       }),
       HOUSE
     )

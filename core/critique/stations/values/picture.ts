@@ -117,6 +117,11 @@ const NIGHT = 2,
   DARK = 0.5
 /** Over its bound by this it is a fault, up to there a question. */
 const PLAINLY = 2
+/**
+ * One hole is seen from so many times the bound on, many together from more: small ones here and there are accents of
+ * the drawing.
+ */
+const SEEN = { one: 2, together: 5 } as const
 /** A dark picture without flat black is worth a word; a light one has no reason to have any. */
 const DARK_PICTURE = 0.3
 
@@ -124,8 +129,10 @@ export function blackReading({ flatBlack, thirds, key }: ValueSection, standards
   const { share, holes } = flatBlack,
     night = key === 'low' || thirds.dark >= DARK,
     bound = standards.nearBlack * (night ? NIGHT : 1),
-    over = holes > bound,
-    deep = !over && share > bound
+    largest = Math.max(0, ...flatBlack.patches.filter(p => p.hole).map(p => p.share)),
+    over = largest >= SEEN.one * bound || holes >= SEEN.together * bound,
+    deep = holes <= bound && share > bound
+  if (holes > bound && !over) return null
   if (!over && !deep && (share > 0 || thirds.dark < DARK_PICTURE)) return null
   const patches = over ? flatBlack.patches.filter(p => p.hole) : flatBlack.patches,
     where = [...new Set(patches.slice(0, 2).map(inPlace))].join(' and ')

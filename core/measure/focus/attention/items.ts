@@ -11,7 +11,7 @@ import { distributionOf, percentile } from '../../../picture/distribution'
 import type { Features } from './features'
 
 export interface Item {
-  /** Centre in cells of the feature raster. */
+  /** Centre of its inner part, in cells of the feature raster: a kite is where it is, whatever cloud is joined to it. */
   readonly x: number
   readonly y: number
   readonly size: number
@@ -111,7 +111,9 @@ export function itemsOf(f: Features): Items {
   }
 }
 
-/** Each item's own colour from its inner part, where no ground is mixed in, and its direction from all of it. */
+/**
+ * Each item's own colour and place from its inner part, where no ground is mixed in, and its direction from all of it.
+ */
 function describe({
   f,
   labels,
@@ -152,8 +154,10 @@ function describe({
     sums[s + 1] += inner * f.value.data[i]
     sums[s + 2] += inner * f.a.data[i]
     sums[s + 3] += inner * f.b.data[i]
+    sums[s + 4] += inner * (i % f.width)
+    sums[s + 5] += inner * Math.floor(i / f.width)
   }
-  return found.map(({ label, x, y }, at) => {
+  return found.map(({ label }, at) => {
     const s = at * 7,
       m = at * 4,
       n = sums[s]
@@ -161,8 +165,8 @@ function describe({
       b = sums[s + 3] / n
     return {
       label,
-      x,
-      y,
+      x: sums[s + 4] / n,
+      y: sums[s + 5] / n,
       a,
       b,
       size: moments[m + 3],
