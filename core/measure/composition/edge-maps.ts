@@ -35,6 +35,14 @@ export interface EdgeScale {
   readonly edge: number
 }
 
+/** Which pixels are read, 1 in the mask, and the contrast from which on sharpness counts. */
+export interface Read {
+  readonly width: number
+  readonly height: number
+  readonly mask: Uint8Array
+  readonly least: number
+}
+
 /** Over some pixels: how many, their detail, their sharpness where the contrast is enough, and its square. */
 export interface ProfileSums {
   readonly n: number

@@ -2,7 +2,7 @@
 import { growTo, openKernel, openOnce, type Memory } from '../../numeric/kernel'
 import type { Planes } from '../../picture/planes'
 import kernel from './edges.json' with { type: 'json' }
-import type { EdgeMaps, EdgeScale, ProfileSums } from './edge-maps'
+import type { EdgeMaps, EdgeScale, ProfileSums, Read } from './edge-maps'
 
 /** Pointers into the memory, in bytes. */
 interface Kernel {
@@ -95,12 +95,7 @@ export function mapsInKernel({ width, height, value }: Planes, { sigma, edge }: 
 /** Null where the machine cannot run it. */
 export function profileInKernel(
   { sharpness, detail, contrast }: EdgeMaps,
-  {
-    width,
-    height,
-    mask,
-    least
-  }: { readonly width: number; readonly height: number; readonly mask: Uint8Array; readonly least: number }
+  { width, height, mask, least }: Read
 ): ProfileSums | null {
   const here = kernelHere()
   if (!here) return null

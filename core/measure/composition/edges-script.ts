@@ -2,7 +2,7 @@
 import { boxPlane } from '../../picture/blur'
 import { createPlane, halvePlane, type Plane } from '../../picture/plane'
 import type { Planes } from '../../picture/planes'
-import type { EdgeMaps, EdgeScale, ProfileSums } from './edge-maps'
+import type { EdgeMaps, EdgeScale, ProfileSums, Read } from './edge-maps'
 
 /** |∇L*| by central differences, in L* a pixel; edges repeat. */
 function fillGradient({ value, width, height }: Planes, out: Float32Array): void {
@@ -71,12 +71,7 @@ export function mapsInScript(planes: Planes, { sigma, edge }: EdgeScale): EdgeMa
 
 export function profileInScript(
   { sharpness, detail, contrast }: EdgeMaps,
-  {
-    width,
-    height,
-    mask,
-    least
-  }: { readonly width: number; readonly height: number; readonly mask: Uint8Array; readonly least: number }
+  { width, height, mask, least }: Read
 ): ProfileSums {
   const sums = { n: 0, busy: 0, weight: 0, square: 0 }
   for (let y = 0, i = 0; y < height; y++) {
