@@ -135,7 +135,7 @@ const KINDS: Readonly<Record<string, Make>> = {
   'a stretch of zeros': ({ random, bases }) =>
     changed(pick(random, bases), b => {
       const at = whole(random, b.length)
-      b.fill(0, at, at + whole(random, 400))
+      b.fill(0, at, Math.min(b.length, at + whole(random, 400)))
     }),
   'a stretch of noise': ({ random, bases }) =>
     changed(pick(random, bases), b => {
