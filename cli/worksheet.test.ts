@@ -50,7 +50,7 @@ describe('worksheet', () => {
   )
 })
 
-it('sheet reads what was printed and painted, a line each; what is no sheet gets an error, and the status 1', async () => {
+it('sheet reads what was printed and painted, a line each; what is no sheet gets an error and status 1', async () => {
   const { sheet, jpeg } = await filledSheet({ exercise: 'muted', settings: { hue: 60 }, number: 31 }),
     photo = join(folder, 'photo.jpg'),
     text = join(folder, 'words.txt')

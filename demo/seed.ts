@@ -233,9 +233,11 @@ async function releaseSteps(instructor: Account, id: number, now: Date): Promise
   })
   await writeVerdict(instructor, id, {
     works:
-      'The jump from the dark wall to the sunlit steps reads from across the room.\nThe coat is small and still the first thing seen: the steps lead to it.',
+      'The jump from the dark wall to the sunlit steps reads from across the room.\n'
+      + 'The coat is small and still the first thing seen: the steps lead to it.',
     verdict:
-      'The light is found. Now let the shadows carry some of the colour they stand beside, so that the coat is the loudest thing and not the only one.',
+      'The light is found. Now let the shadows carry some of the colour they stand beside,'
+      + ' so that the coat is the loudest thing and not the only one.',
     revision: 0
   })
   await assignExercise(instructor, id, {

@@ -65,7 +65,7 @@ it('asks nothing before the picture is there, and forgets the answer when there 
   expect(answer.value).toBeNull()
 })
 
-it('a question that fails has no answer and says so until one is answered, and one asked by a part that is gone changes nothing', async () => {
+it('a question that fails says so until one is answered; one of a part that is gone changes nothing', async () => {
   const { asked, failed, use, stop } = slowWorker(),
     wheel = ref('painter'),
     answer = use(() => wheel.value)

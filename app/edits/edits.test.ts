@@ -56,7 +56,7 @@ it('two saves at once from one window are two versions, not a quarrel with itsel
   expect([log, edits.conflict.value, kept.a!.works]).toEqual([['a one kept', 'a two kept'], null, 'two'])
 })
 
-it('words that another window changed since are not overwritten, also not after something else brought them here', async () => {
+it('words that another window changed are not overwritten, nor after something else brought them here', async () => {
   const edits = await bench()
   kept.a = { revision: 4, works: 'theirs', verdict: '' }
   await edits.visit('values') // fetches the critique again, without a word of it reaching the editor

@@ -16,7 +16,8 @@ const line = computed(() => {
     ? '…'
     : n === 0
       ? 'Try an idea small before you paint it: keep each try here.'
-      : `${capital(countWord(n))} ${n === 1 ? 'study' : 'studies'} so far. They go with the piece they led to when you hand it in.`
+      : `${capital(countWord(n))} ${n === 1 ? 'study' : 'studies'} so far.`
+        + ' They go with the piece they led to when you hand it in.'
 })
 const noFile = ref(false)
 async function keep() {

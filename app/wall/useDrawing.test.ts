@@ -73,7 +73,7 @@ it('a slip of the hand is no area: the tool stays until something is drawn or it
   expect(await waiting).toBeNull()
 })
 
-it('corners are set one by one, taken back, and closed by the first corner, by the last one twice, or by the key', async () => {
+it('corners are set one by one, taken back, closed by the first corner, the last one twice, or the key', async () => {
   const corners = [
       [0.1, 0.1],
       [0.9, 0.1],
@@ -116,7 +116,7 @@ it('a lasso keeps the shape that was drawn in far fewer corners', async () => {
   }
 })
 
-it('a long stroke is kept by its last place and never by more than the pen needs; an arrow by its two ends; a point by one press', async () => {
+it('a long stroke is kept to its last place, by no more than it needs; an arrow by its ends; a point', async () => {
   const line = Array.from({ length: 1100 }, (_, i) => [i / 1200, 0.5] as const)
   const stroke = (await drawn(pencil.drawMark('stroke'), () => drag(line))) as Extract<Mark, { kind: 'stroke' }>
   expect(stroke.points.length).toBeLessThanOrEqual(251)

@@ -9,7 +9,12 @@ const CODE = `
   const { parentPort } = require('node:worker_threads')
   const { expose } = require('comlink')
   const nodeEndpoint = require('comlink/dist/umd/node-adapter')
-  const answers = { async histogram() { return [1, 2, 3] }, async hues() { throw new RangeError('no such wheel: oval') }, async framings() { return new Promise(() => {}) }, async scatter() { setTimeout(() => { throw new Error('out of memory') }); return new Promise(() => {}) } }
+  const answers = {
+    async histogram() { return [1, 2, 3] },
+    async hues() { throw new RangeError('no such wheel: oval') },
+    async framings() { return new Promise(() => {}) },
+    async scatter() { setTimeout(() => { throw new Error('out of memory') }); return new Promise(() => {}) }
+  }
   expose(answers, nodeEndpoint(parentPort))
 `
 class BrowserWorker extends EventTarget {

@@ -49,13 +49,13 @@ function agreement(file: string, most = Infinity): { share: number; of: number }
 }
 
 describe('colour names', () => {
-  it('agree with the 267 categories of the ISCC–NBS method (K. Kelly and D. Judd, NBS Special Publication 440, 1976) in 88 of 100', () => {
+  it('agree with the 267 categories of ISCC–NBS (K. Kelly and D. Judd, NBS SP 440, 1976) in 88 of 100', () => {
     const { share, of } = agreement('nbs-iscc')
     expect(of).toBeGreaterThan(250)
     expect(share).toBeGreaterThan(0.88)
   })
 
-  it('agree with names that end in a basic term of a survey of 200,000 people (R. Munroe, Color Survey, 2010) in 80 of 100', () => {
+  it('agree with basic terms of a survey of 200,000 people (R. Munroe, Color Survey, 2010) in 80 of 100', () => {
     const { share, of } = agreement('xkcd', 2)
     expect(of).toBeGreaterThan(450)
     expect(share).toBeGreaterThan(0.8)

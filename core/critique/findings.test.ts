@@ -30,7 +30,7 @@ it('shows a correction through the lens of its reading, and those of one lens to
   expect(first!.label).not.toBe('')
 })
 
-it("shows the critic's own words through the first lens of their station, a plain view not at all, and no more than there is room for", () => {
+it("shows the critic's own words through their station's first lens, no plain view, and no more than has room", () => {
   expect(shown([{ ...own, station: 'verdict' }])).toEqual([])
   expect(shown([{ ...own, station: 'edges' }])[0]!.lens.name).not.toBe('plain')
   const all = (['values', 'focus', 'temperature', 'edges'] as const).map(station => ({ ...own, station }))

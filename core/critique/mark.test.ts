@@ -52,7 +52,7 @@ describe('a mark', () => {
     expect(pixels(left, arrow.from)).toBeCloseTo(pixels(right, arrow.from), 6)
   })
 
-  it("carries its tag at an arrow's tail and a stroke's beginning, an area at its corner; words alone draw nothing", () => {
+  it("carries its tag at an arrow's tail, a stroke's beginning, an area's corner; words alone draw nothing", () => {
     expect([tagPointOf(arrow, areaOfMark(arrow, wide)), tagPointOf(stroke, areaOfMark(stroke, wide))]).toEqual([
       [0.1, 0.2],
       [0.2, 0.5]

@@ -53,7 +53,7 @@ describe('a target is reached exactly from its bound on', () => {
     expect(check({ measure: 'near-black', atMost: 0.24 }, raster)!.reached).toBe(false)
   })
 
-  it('temperature: of the marked area alone, +50 at the warm pole of OKLCH and −50 at the cool one for half the chroma of the scale, in colours that culori makes', () => {
+  it('temperature: of the marked area alone, ±50 at the poles of OKLCH for half the chroma, by culori', () => {
     const rgb = converter('rgb'),
       hex = (h: number): string => {
         const c = rgb({ mode: 'oklch', l: 0.6, c: 0.1, h })!
@@ -89,7 +89,7 @@ describe('a target is reached exactly from its bound on', () => {
     ).toMatchObject({ reached: true, value: expect.closeTo(1, 5) as number })
   })
 
-  it('the eye going here first: what pops out of a field of others (Treisman and Gelade 1980), and not a corner of the field', () => {
+  it('the eye going here first: what pops out of a field (Treisman and Gelade 1980), not a corner of it', () => {
     const { raster, x, y, radius } = popOut('value', seededRandom(4)),
       { width, height } = raster
     const odd: Area = {

@@ -25,7 +25,7 @@ const black = {
   fine = { station: 'harmony', verdict: 'works', weight: 1, sentence: 'It holds.', trains: ['opposites'] } as const
 const keys = (...args: Parameters<typeof suggestExercises>) => suggestExercises(...args).map(s => s.key)
 
-it('suggests what trains the weakest first, each with the sentence that asks for it, and nothing for what works', () => {
+it('suggests what trains the weakest first, each with the sentence that asks for it, none for what works', () => {
   expect(suggestExercises([fine, loud, range, black], [])).toEqual([
     { key: 'no-black', station: 'values', because: 'Black is used flat.' },
     { key: 'three-values', station: 'values', because: 'The range is narrow.' },

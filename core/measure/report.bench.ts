@@ -156,8 +156,8 @@ writeFileSync(
   PAGE,
   `# Performance
 
-Written by \`npm run bench\`: medians of 15 interleaved rounds on a 1024 × 768 raster, one core of a 2-core virtual machine with
-24 GiB, Node 20. Compare ratios only; the machine is shared and its milliseconds move.
+Written by \`npm run bench\`: medians of 15 interleaved rounds on a 1024 × 768 raster, one core of a 2-core virtual
+machine with 24 GiB, Node 20. Compare ratios only; the machine is shared and its milliseconds move.
 
 | figure | measured | wanted |
 |---|---|---|

@@ -17,7 +17,8 @@
       (v128.store (local.get $out) (i8x16.narrow_i16x8_u
         (i16x8.narrow_i32x4_u (call $four (local.get $numbers) (local.get $by) (local.get $and))
           (call $four (i32.add (local.get $numbers) (i32.const 16)) (local.get $by) (local.get $and)))
-        (i16x8.narrow_i32x4_u (call $four (i32.add (local.get $numbers) (i32.const 32)) (local.get $by) (local.get $and))
+        (i16x8.narrow_i32x4_u
+          (call $four (i32.add (local.get $numbers) (i32.const 32)) (local.get $by) (local.get $and))
           (call $four (i32.add (local.get $numbers) (i32.const 48)) (local.get $by) (local.get $and)))))
       (local.set $out (i32.add (local.get $out) (i32.const 16)))
       (br_if $sixteens (i32.lt_u (local.tee $numbers (i32.add (local.get $numbers) (i32.const 64)))

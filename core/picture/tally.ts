@@ -1,4 +1,4 @@
-/** Counts and sums over a picture's pixels by a kernel (`tally.wat`). Each gives null where the machine cannot run it. */
+/** Counts and sums over a picture's pixels by a kernel (`tally.wat`); each null where the machine cannot run it. */
 import { growTo, openKernel, openOnce, type Memory } from '../numeric/kernel'
 import type { Planes } from './planes'
 import kernel from './tally.json' with { type: 'json' }

@@ -151,9 +151,9 @@
       (local.set $out (i32.add (local.get $out) (i32.const 16)))
       (br_if $fours (i32.lt_u (local.tee $across (i32.add (local.get $across) (i32.const 16))) (local.get $end)))))
 
-  ;; Puts pixels into the bins that a table of halves of words gives for their places, and sums up chroma, value and both
-  ;; axes in each, in doubles, and counts values in tenths, 1001 a bin. Of those between two bounds of chroma, and over
-  ;; that of their bin, the number.
+  ;; Puts pixels into the bins that a table of halves of words gives for their places, and sums up chroma, value and
+  ;; both axes in each, in doubles, and counts values in tenths, 1001 a bin. Of those between two bounds of chroma, and
+  ;; over that of their bin, the number.
   (func (export "bin") (param $places i32) (param $end i32) (param $table i32) (param $chroma i32) (param $value i32)
     (param $across i32) (param $up i32) (param $over f32) (param $upTo f32) (param $bounds i32) (param $bins i32)
     (param $sums i32) (param $tenths i32) (result i32)

@@ -123,7 +123,9 @@ export function popOut(kind: OddKind, random: Random, display: DisplayKind = {})
     x: place.x / width,
     y: place.y / height,
     radius: cell / 2 / width,
-    about: `${kind} ${width}×${height} ${columns * rows} ${shape.name} common ${JSON.stringify(common)} odd ${JSON.stringify(odd)} ground ${ground}`
+    about:
+      `${kind} ${width}×${height} ${columns * rows} ${shape.name} common ${JSON.stringify(common)}`
+      + ` odd ${JSON.stringify(odd)} ground ${ground}`
   }
 }
 

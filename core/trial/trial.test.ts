@@ -87,7 +87,7 @@ describe('what a trial holds', () => {
     }
   })
 
-  it('and does what is asked: temperature by its steps where the gamut has room, hue to its place, range about the mean', () => {
+  it('and does what is asked: temperature by steps where the gamut has room, hue to its place, range by mean', () => {
     const one = (hex: string, ...operations: TrialOperation[]): Rgb => {
       const raster = fill(createRaster(8, 8), hex),
         { data } = applyTrial({ trial: trialOf(...operations), area: null, raster })

@@ -163,7 +163,7 @@ export async function listSome(db: Db, accountId: number, ids: readonly number[]
   return rows.map(row => ({ ...mapListed(row), ...(row.learner_id === accountId ? { spentMinutes: 0 } : {}) }))
 }
 
-/** How much hangs on each shelf of the classes, one more than {@link MOST_COUNTED} at most, and how long it will take. */
+/** How much hangs on each shelf, one more than {@link MOST_COUNTED} at most, and how long it will take. */
 export async function countShelves(
   db: Db,
   staffId: number,

@@ -40,7 +40,7 @@ it('an address that a sender claims is believed from a trusted proxy alone', asy
   ])
 })
 
-it('behind trusted proxies it is the last that is none of them: what stands before it, anybody can have written', async () => {
+it('behind trusted proxies it is the last that is none of them: what is before it anybody can write', async () => {
   const behind = await sender('10.0.0.1, 10.0.0.2')
   expect(behind.address('::ffff:10.0.0.1', '192.0.2.7, 198.51.100.1, 10.0.0.2')).toBe('198.51.100.1')
   expect(behind.address('10.0.0.1', '')).toBe('10.0.0.1')

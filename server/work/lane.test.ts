@@ -40,7 +40,7 @@ it('carries bytes there and back, tells progress, and keeps its process', async 
   expect(await lane.run(task('pid'))).toBe(await lane.run(task('pid')))
 })
 
-it('ends what takes too long, what is called off and what died, each at once, and goes on with another process', async () => {
+it('ends what takes too long, is called off or died, each at once, and goes on with another process', async () => {
   open()
   const first = await lane.run(task('pid')),
     start = Date.now()

@@ -122,7 +122,7 @@ it('is hashed as today’s advice has it from the next sign-in on', async () => 
   expect(await inside(await again())).toBe(true)
 })
 
-it('with a second step opens by a code of the device too, each once, or by one of those kept for the day it is lost', async () => {
+it('with a second step opens by a code of the device too, each once, or by one kept for when it is lost', async () => {
   await connection.query(`UPDATE accounts SET house = 'instructor' WHERE email = '${email}'`)
   const device = (secret: string, at = Date.now()): string =>
     // RFC 6238, by the library's other end; its Appendix B, SHA-1, at 59 s, to six digits.

@@ -83,7 +83,7 @@ it('and both were told, in order, nobody else', async () => {
   expect((await subjects(await Person.signedIn('bram'))).filter(s => s.includes('Weir'))).toEqual([])
 })
 
-it('who teaches the same learner elsewhere sees none of it; mail nobody took in a day is told as given up', async () => {
+it('who teaches the same learner elsewhere sees none; mail nobody took in a day is told as given up', async () => {
   const connection = await database(),
     email = 'otto@harbour.example'
   const otto = await newAccount(connection, { name: 'Otto Reed', email, password: 'another-lamp' })

@@ -129,7 +129,7 @@ afterEach(async () => {
   post?.close()
 })
 
-it('mail leaves by a real server when one is set, is tried again when that fails, and never goes to .example', async () => {
+it('mail leaves by a real server when one is set, is tried again when that fails, never to .example', async () => {
   const connection = await database(),
     email = `wanda-${Date.now()}@critica.test`
   const wanda = await newAccount(connection, { email, name: 'Wanda Berg', password: 'wanda-lamp' })

@@ -43,7 +43,7 @@ const inside = async (who: Person): Promise<boolean> => (await who.fetch('/accou
 const signInStatus = async (login: string, with_ = password): Promise<number> =>
   (await new Person().json('POST', '/session', { login, password: with_ })).status
 
-it('three hundred rows with twelve kinds of mistakes: what is right is taken, nothing half, nothing twice', async () => {
+it('three hundred rows, twelve kinds of mistakes: what is right is taken, nothing half, nothing twice', async () => {
   const { text, mistakes } = spoiltList(`${mark}`)
   const lists = await newClass(connection, 'A school’s list', instructorId)
   const preview = async () =>

@@ -107,7 +107,7 @@ it('comes out right by the printed strip, which is printed here; one that cannot
   expect([elsewhere.status, await elsewhere.text()]).toEqual([422, expect.stringMatching(/printed strip/)])
 }, 60_000)
 
-it('is laid otherwise at the desk: what was drawn moves along; not over another window, nor after release', async () => {
+it('is laid otherwise at the desk: what was drawn moves along; not over another window or after release', async () => {
   const { id } = await handedIn({}),
     on = `/submissions/${id}`,
     // A quarter of the sheet, drawn on the whole photograph.

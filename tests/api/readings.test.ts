@@ -151,7 +151,7 @@ describe('bench, server, table, sheet and command line say the same', () => {
     )
   })
 
-  it('and with all that can be known of a piece, measured within three seconds of the edit, and nobody waits', async () => {
+  it('and with all that can be known of a piece, measured within three seconds of the edit, none waiting', async () => {
     await onWheel('painter')
     await current()
     const edits = [

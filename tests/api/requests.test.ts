@@ -233,7 +233,7 @@ describe('what stays behind', () => {
     expect((await rosa.fetch(path, { headers: { range: `bytes=${n}-` } })).status).toBe(416)
   })
 
-  it('a picture is asked for each time, answered without its bytes to its owner and not at all to the next', async () => {
+  it('a picture is asked for each time, answered without its bytes to its owner, not at all to the next', async () => {
     const path = `/submissions/${id}/picture/display`,
       first = await rosa.fetch(path)
     expect([first.headers.get('cache-control'), first.headers.get('vary')]).toEqual(['private, no-cache', 'cookie'])

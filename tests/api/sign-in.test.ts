@@ -37,7 +37,7 @@ describe('guessing', () => {
     expect(found[429]).toBe(140)
   })
 
-  it('is still known after a restart: it is counted in the database, under names that tell nobody who tried', async () => {
+  it('is still known after a restart: counted in the database, under names that tell nobody who tried', async () => {
     await guess('rosa@harbour.example')
     const [rows] = await connection.query<RowDataPacket[]>('SELECT `key`, points FROM sign_in_tries')
     expect(rows).toHaveLength(3)

@@ -55,7 +55,7 @@ describe('ten instructors marking at once', () => {
 })
 
 describe('exports', () => {
-  it('asked for all at once are three all the same, and gone for the learner when the critique is taken back', async () => {
+  it('asked for all at once are three all the same, gone for the learner when the critique is taken back', async () => {
     // Large enough that the first is not done before the tenth is asked for: one that is done makes room.
     const large = await rosa.handIn(await picture(2400, 1800), { title: 'Taken back' }),
       { id } = (await large.json()) as { id: number }

@@ -73,7 +73,7 @@ it('is a version of the same piece, for whoever may see it', async () => {
   expect(stolen.status).toBe(404)
 }, 60_000)
 
-it('lies where it was photographed, and says what landed; the learner hears nothing of it before the release', async () => {
+it('lies where it was photographed, and says what landed; the learner hears nothing before the release', async () => {
   const { comparison, corrections } = await over(teacher, second, first)
   expect(comparison.registration.match).toBe('sure')
   // Within 1 % of the diagonal of where the demo's photograph has it: turned about the middle, each side cut.

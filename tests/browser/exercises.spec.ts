@@ -56,7 +56,7 @@ async function opposites(hue: number, accent: number): Promise<Buffer> {
 }
 const asFile = (buffer: Buffer) => ({ name: 'work.png', mimeType: 'image/png', buffer })
 
-test('set to a class with different hues, planned, tried in private, handed in, hung on a wall, confirmed, on record', async ({
+test('set to a class with different hues, planned, tried, handed in, hung on a wall, confirmed, on record', async ({
   browser
 }) => {
   const reed = await enter(browser, 'reed')

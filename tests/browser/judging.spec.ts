@@ -41,7 +41,7 @@ async function download(page: Page, name: string): Promise<string> {
   return file.path()
 }
 
-test('a fault is read, marked, tried until the target is reached, put in words, released, read by the learner, printed', async ({
+test('a fault is read, marked, tried to its target, put in words, released, read by the learner, printed', async ({
   page,
   browser
 }) => {

@@ -198,7 +198,7 @@ test('a tab closed with the last letter loses nothing: verdict, correction and h
   await context.close()
 })
 
-test('words that the server did not take are sent again when it answers, and a tab is not closed over them unasked', async ({
+test('words the server did not take are sent again when it answers; a tab is not closed over them unasked', async ({
   page
 }) => {
   await page.request.post('/api/session', { data: { login: 'tamsin@harbour.example', password: DEMO_PASSWORD } })

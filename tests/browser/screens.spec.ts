@@ -67,7 +67,7 @@ for (const [who, path, ready] of SCREENS) {
   })
 }
 
-test('what opens over a screen is accessible too: house standards, the list of keys, a correction being written', async ({
+test('what opens over a screen is accessible too: house standards, the list of keys, a correction', async ({
   page
 }) => {
   await signIn(page)

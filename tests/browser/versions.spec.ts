@@ -32,7 +32,7 @@ async function release(page: Page): Promise<void> {
   await expect(page.getByText(/Released on/)).toBeVisible({ timeout: 15_000 })
 }
 
-test('marked, released, handed in again, found on the old one, said, overruled, carried over, released; the term tells of it', async ({
+test('marked, released, handed in again, laid on the old one, said, overruled, carried over, in the term', async ({
   browser
 }) => {
   test.setTimeout(240_000)

@@ -1,8 +1,8 @@
 /**
  * What one person said of a fourth set of open pictures, written down on 2026-12-01 after the definitions stood and
- * before anything of ours was run on them: all of the landscapes, every twentieth portrait and all photographs of nature
- * of their packages, and what shows something among the rest. All are kept back: no miss is ever shown by name. Boxes
- * are x, y, w, h in fractions.
+ * before anything of ours was run on them: all of the landscapes, every twentieth portrait and all photographs of
+ * nature of their packages, and what shows something among the rest. Every other one is kept back. Boxes are x, y, w,
+ * h in fractions.
  */
 import type { Label } from './open'
 

@@ -125,6 +125,7 @@ for (let n = 0; n < COUNT; n++) {
 for (const [i, [name, kind]] of PLANTED.entries()) {
   const of = [...said[i]!].filter(([k]) => k !== kind).map(([k, count]) => `${k} ${count}`)
   console.log(
-    `${name.padEnd(24)} ${kind ? `${kind} ${said[i]!.get(kind) ?? 0} of ${COUNT}` : `of ${COUNT}`}; besides ${of.join(', ') || 'nothing'}`
+    `${name.padEnd(24)} ${kind ? `${kind} ${said[i]!.get(kind) ?? 0} ` : ''}of ${COUNT};`
+      + ` besides ${of.join(', ') || 'nothing'}`
   )
 }

@@ -151,7 +151,8 @@ for (const [measure, moves] of [...still, ...spread]) {
   const sorted = moves.sort((p, q) => p - q),
     at = (share: number): string => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!.toFixed(3)
   console.log(
-    `${measure.padEnd(22)} moves by itself: middle ${at(0.5)}, 90 of 100 ${at(0.9)}, 97 of 100 ${at(0.97)} (${moves.length})`
+    `${measure.padEnd(22)} moves by itself: middle ${at(0.5)}, 90 of 100 ${at(0.9)},`
+      + ` 97 of 100 ${at(0.97)} (${moves.length})`
   )
 }
 console.log(

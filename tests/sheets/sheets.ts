@@ -63,7 +63,8 @@ for (let seed = 1; seed <= COUNT; seed++) {
   if (read.doubts.length) doubted++
   if (process.env.EACH)
     console.log(
-      `${seed} ${scene.sheet.code.exercise} mean ${mean(off).toFixed(2)} worst box ${Math.max(...off).toFixed(2)} ${Math.round(took)} ms ${read.doubts.join(' ')} ${JSON.stringify(scene.shot)}`
+      `${seed} ${scene.sheet.code.exercise} mean ${mean(off).toFixed(2)} worst box ${Math.max(...off).toFixed(2)}`
+        + ` ${Math.round(took)} ms ${read.doubts.join(' ')} ${JSON.stringify(scene.shot)}`
     )
 }
 const middle = [...times].sort((p, q) => p - q)[times.length >> 1]

@@ -50,7 +50,8 @@ const handed = computed(() =>
     ? `They are handed ${right.value === 1 ? 'a slip' : 'slips'}.`
     : mailed.value === right.value
       ? 'Each is mailed a link.'
-      : `${capital(countWord(mailed.value))} ${mailed.value === 1 ? 'is' : 'are'} mailed a link; the others are handed slips.`
+      : `${capital(countWord(mailed.value))} ${mailed.value === 1 ? 'is' : 'are'} mailed a link;`
+        + ' the others are handed slips.'
 )
 async function bring() {
   const went = await act(() =>

@@ -45,8 +45,12 @@ const said = computed(() => {
   if (!match.value) return `Looking for it on ${before.value} …`
   return {
     sure: `It lies on ${before.value}, for sure.`,
-    unsure: `It seems to lie on ${before.value} like this, not for sure. Look at the line between, or let it blink; set four points where it is off.`,
-    another: `It is not found on ${before.value}. If it is another picture, hand it in as a new piece; if it is the same one, set the four points.`
+    unsure:
+      `It seems to lie on ${before.value} like this, not for sure.`
+      + ' Look at the line between, or let it blink; set four points where it is off.',
+    another:
+      `It is not found on ${before.value}. If it is another picture, hand it in as a new piece;`
+      + ' if it is the same one, set the four points.'
   }[match.value]
 })
 </script>

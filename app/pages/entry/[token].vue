@@ -59,7 +59,8 @@ const standing = computed(() => {
       <p class="words">
         {{
           entry.guardian
-            ? `${entry.name} is not of age and named you as parent or guardian. If you agree, the piece is shown to whoever holds the call, and to nobody else.`
+            ? `${entry.name} is not of age and named you as parent or guardian.`
+              + ' If you agree, the piece is shown to whoever holds the call, and to nobody else.'
             : 'Is this yours? Then the piece is shown to whoever holds the call, and to nobody else.'
         }}
       </p>

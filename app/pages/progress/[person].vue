@@ -23,7 +23,8 @@ const line = computed(() => {
   const { pieces, studies, tally } = progress.value
   if (pieces.length === 0)
     return own.value ? 'Nothing was released to you yet: this fills with your critiques.' : 'Nothing was handed in yet.'
-  const many = `${capital(countWord(pieces.length))} piece${pieces.length === 1 ? '' : 's'}${studies ? `; ${countWord(studies)} ${studies === 1 ? 'study' : 'studies'} handed in` : ''}.`
+  const besides = studies ? `; ${countWord(studies)} ${studies === 1 ? 'study' : 'studies'} handed in` : '',
+    many = `${capital(countWord(pieces.length))} piece${pieces.length === 1 ? '' : 's'}${besides}.`
   return `${many} ${tallyWords(tally)}`
 })
 const linkOf = (piece: { id: number }) => (own.value ? `/critique/${piece.id}` : `/bench/${piece.id}`)

@@ -80,7 +80,7 @@ describe('instrument readings', () => {
     ).toBe('works')
   })
 
-  it('names the colour that greys disagree on: pure red is L* 53 and half of HSL lightness, which shows as L* 54; HSV calls it white', () => {
+  it('names the colour that greys disagree on: red is L* 53, half of HSL lightness (as L* 54), white to HSV', () => {
     const raster = fill(fill(createRaster(100, 100), '#777777'), '#ff0000', 70, 0, 30, 30)
     // CIE 15: L* of #ff0000 is 53.2; HSV value 255 is seen as L* 100.
     expect(greysReading(greyDisagreements(raster, planesOf(raster)))!.sentence).toMatch(

@@ -16,7 +16,7 @@ const peaksIn = (raster: Raster): readonly Peak[] => {
   return isMeasured(peaks) ? peaks : []
 }
 
-describe('pop-out displays (Treisman and Gelade, Cognitive Psychology 12, 1980: a single odd feature is found at once)', () => {
+describe('pop-out displays (Treisman and Gelade, Cognitive Psychology 12, 1980: an odd one is found at once)', () => {
   // Named causes: size has none of its own, and is reported as detail.
   it.each(ODD_KINDS)('the element odd in %s is the first peak in 97 of 100, for the right cause in 90', kind => {
     const random = seededRandom(kind.length * 1000 + kind.charCodeAt(0))

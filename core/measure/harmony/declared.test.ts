@@ -52,7 +52,7 @@ it('takes the best rotation within ten degrees of the planned key, for every sch
   }
 })
 
-it('the rotation is a place on the wheel also across yellow, and the key of a scheme may be said past a full turn', () => {
+it('the rotation is a place on the wheel also across yellow, and a key may be said past a full turn', () => {
   const weight = new Float64Array(360)
   weight[355] = weight[175] = 1
   const fit = fitTo('complementary', 3, histogram(weight))!

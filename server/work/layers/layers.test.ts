@@ -118,7 +118,7 @@ it('the exported picture, measured again, reads what the bench read after the tr
   expect(Math.abs(after!.separation! - before!.separation!)).toBeGreaterThan(10)
 })
 
-it("the export of a picture larger than the bench measures reads the same as the bench, to the report's rounding", async () => {
+it("the export of a picture larger than the bench reads the same as the bench, to the report's rounding", async () => {
   // Soft forms of 2400 × 1800 under a grain: the bench reads them at 1024, with the trial; the export is every pixel
   // with the trial, reduced afterwards.
   const coarse = Buffer.from(Array.from({ length: 24 * 18 * 3 }, () => 60 + Math.floor(140 * random())))

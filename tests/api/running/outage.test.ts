@@ -108,7 +108,7 @@ it('a mail that was sent while the database went is said to be sent when it is b
   expect(post.mails).toHaveLength(1)
 })
 
-it('a server killed while it takes work in loses none that it had answered for, and its scratch goes with the next', async () => {
+it('a server killed while it takes work in loses none it answered for, and the next clears its scratch', async () => {
   const sent = Array.from({ length: 6 }, (_, i) =>
     handIn(`Killed ${i}`).then(
       () => 1,

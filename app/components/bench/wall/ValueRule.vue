@@ -34,11 +34,11 @@ const steps = Array.from({ length: 50 }, (_, i) => ({ x: i * 2, fill: greyOfValu
 const said = computed(() => {
   const p = props.probe
   if (!p) return ''
-  const relative =
-    p.relativeTemperature === null
-      ? ''
-      : ` · ${Math.abs(p.relativeTemperature) < 3 ? 'as warm as' : p.relativeTemperature > 0 ? 'warmer than' : 'cooler than'} what is around`
-  return `value ${p.value} · ${p.step ? `${p.step} ${p.kind}` : 'neutral'} · temperature ${Math.round(p.temperature)}${relative}`
+  const t = p.relativeTemperature,
+    than = t !== null && t > 0 ? 'warmer than' : 'cooler than',
+    relative = t === null ? '' : ` · ${Math.abs(t) < 3 ? 'as warm as' : than} what is around`
+  const colour = p.step ? `${p.step} ${p.kind}` : 'neutral'
+  return `value ${p.value} · ${colour} · temperature ${Math.round(p.temperature)}${relative}`
 })
 </script>
 

@@ -30,7 +30,9 @@ const lines = computed<Line[]>(() => {
       .map(a => a.dueOn)
       .sort()
       .at(-1)!,
-    state: `${all.filter(a => a.handIn).length} of ${all.length} handed in, ${all.filter(a => a.confirmedAt).length} confirmed`,
+    state:
+      `${all.filter(a => a.handIn).length} of ${all.length} handed in,`
+      + ` ${all.filter(a => a.confirmedAt).length} confirmed`,
     waits: waits(all)
   }))
   const alone = props.exercises

@@ -36,7 +36,8 @@ const verdict = computed(() => {
     ? 'All checks are reached.'
     : missed === results.value.length
       ? 'None of the checks is reached yet.'
-      : `${capital(countWord(missed))} of ${countWord(results.value.length)} checks ${missed === 1 ? 'is' : 'are'} not reached yet.`
+      : `${capital(countWord(missed))} of ${countWord(results.value.length)} checks`
+        + ` ${missed === 1 ? 'is' : 'are'} not reached yet.`
 })
 </script>
 

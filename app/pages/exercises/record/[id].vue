@@ -25,7 +25,8 @@ const line = computed(() => {
   const of = (key: 'set' | 'handedIn' | 'confirmed'): number =>
     record.value!.learners.reduce((sum, l) => sum + l[key], 0)
   return of('set')
-    ? `${capital(ofAll(of('handedIn'), of('set')))} exercises are handed in, ${of('confirmed') ? countWord(of('confirmed')) : 'none'} confirmed.`
+    ? `${capital(ofAll(of('handedIn'), of('set')))} exercises are handed in,`
+        + ` ${of('confirmed') ? countWord(of('confirmed')) : 'none'} confirmed.`
     : 'Nothing is set in this class yet.'
 })
 const fileName = computed(() => `${name.value || 'class'} exercises.csv`)

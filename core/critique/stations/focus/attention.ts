@@ -53,7 +53,8 @@ export function pathReading({ peaks }: FocusSection): Reading | null {
     shared = sharing.length > 1 && others.length > 0
   // Which of many is first is not for the measure to say: it is no fault by itself.
   const sentence = !shared
-    ? `The eye goes first to ${thing}${forCause(first)}.${others.length > 0 ? ` Then to ${list(others.slice(0, 2))}.` : ' Nothing else calls it away.'}`
+    ? `The eye goes first to ${thing}${forCause(first)}.`
+      + (others.length > 0 ? ` Then to ${list(others.slice(0, 2))}.` : ' Nothing else calls it away.')
     : others.length > 2
       ? `Several places share the first look, among them ${list([thing, ...others.slice(0, 2)])}.`
       : `${capital(count(others.length + 1))} places share the first look: ${list([thing, ...others])}.`

@@ -25,7 +25,8 @@ export function declaredReading({ scheme, coverage, rotation }: DeclaredFit, whe
     verdict: kept || nearly ? 'works' : 'look',
     sentence: kept
       ? `The plan was ${SCHEME_WORDS[scheme]}, and ${percent(coverage)} of the colour keeps to it.`
-      : `The plan was ${SCHEME_WORDS[scheme]}, ${nearly ? 'and nearly all of the colour keeps to it' : 'but only part of the colour keeps to it'}: ${percent(coverage)}.`,
+      : `The plan was ${SCHEME_WORDS[scheme]}, ${nearly ? 'and nearly all' : 'but only part'} of the colour`
+        + ` keeps to it: ${percent(coverage)}.`,
     why: WHY,
     figure: {
       unit: 'share',

@@ -72,7 +72,11 @@ export function schemeReading(
     return {
       ...base,
       verdict: 'look',
-      sentence: `${capital(list(namesOf(main)))} keep to no scheme.${nearest && coverage >= 0.6 ? ` Nearest is ${SCHEME_WORDS[nearest.name]}, which would hold ${percent(coverage)} of the colour.` : ''}`,
+      sentence:
+        `${capital(list(namesOf(main)))} keep to no scheme.`
+        + (nearest && coverage >= 0.6
+          ? ` Nearest is ${SCHEME_WORDS[nearest.name]}, which would hold ${percent(coverage)} of the colour.`
+          : ''),
       trains: ['opposites'],
       ...(nearest
         ? {

@@ -33,7 +33,8 @@ function materialSentence(light: LightSection, standard: number): string | null 
     mean = apart.reduce((p, q) => p + q, 0) / apart.length
   if (Math.abs(mean) < standard || apart.some(t => Math.sign(t) !== Math.sign(mean))) return null
   const way = mean > 0 ? 'Warm light, cooler shadow' : 'Cool light, warmer shadow'
-  return `${way}: ${list(seen.map(m => m.name))} ${seen.length > 1 ? 'are' : 'is'} ${Math.round(Math.abs(mean))} ${mean > 0 ? 'warmer' : 'cooler'} in the light than in the shade.`
+  const by = `${seen.length > 1 ? 'are' : 'is'} ${Math.round(Math.abs(mean))} ${mean > 0 ? 'warmer' : 'cooler'}`
+  return `${way}: ${list(seen.map(m => m.name))} ${by} in the light than in the shade.`
 }
 
 /**
@@ -111,7 +112,11 @@ export function balanceReading({ warm, cool, neither, mean }: TemperatureSection
     verdict: 'works',
     why: WHY.balance,
     trains: [],
-    sentence: `The picture leans ${lean}: ${shares}.${against >= COUNTS && against < 0.2 ? ` What is ${lean === 'warm' ? 'cool' : 'warm'} in it is seen the sooner.` : ''}`,
+    sentence:
+      `The picture leans ${lean}: ${shares}.`
+      + (against >= COUNTS && against < 0.2
+        ? ` What is ${lean === 'warm' ? 'cool' : 'warm'} in it is seen the sooner.`
+        : ''),
     evidence: { name: 'relative-temperature' }
   }
 }

@@ -26,7 +26,9 @@ export function greysReading(disagreements: readonly GreyDisagreement[]): Readin
     verdict: 'works',
     why: WHY,
     trains: [],
-    sentence: `The ${said} ${inPlace(most)} reads ${steps(Math.abs(most.difference))} steps ${way} in L* than in ${NAMES[most.against]}.`,
+    sentence:
+      `The ${said} ${inPlace(most)} reads ${steps(Math.abs(most.difference))} steps ${way} in L*`
+      + ` than in ${NAMES[most.against]}.`,
     evidence: { name: 'grey', grey: most.against },
     points: [{ x: most.x, y: most.y, label: 'A' }]
   }

@@ -18,7 +18,9 @@ export function referenceReading(own: ValueSection, reference: ValueSection): Re
       ['lightest', 'lightest light']
     ] as const
   ).map(([name, words]) => ({ words, apart: own[name] - reference[name] }))
-  const off = parts.filter(p => Math.abs(p.apart) > CLOSE)
+  const off = parts.filter(p => Math.abs(p.apart) > CLOSE),
+    offBy = ({ words, apart }: (typeof parts)[number]): string =>
+      `the ${words} is ${steps(Math.abs(apart))} too ${apart > 0 ? 'light' : 'dark'}`
   const worst = Math.max(...parts.map(p => Math.abs(p.apart)))
   return {
     id: 'value.reference',
@@ -29,7 +31,7 @@ export function referenceReading(own: ValueSection, reference: ValueSection): Re
     sentence:
       off.length === 0
         ? `The values hold the reference's: range ${steps(own.range)}, ${steps(reference.range)} there.`
-        : `Against the reference ${off.map(p => `the ${p.words} is ${steps(Math.abs(p.apart))} too ${p.apart > 0 ? 'light' : 'dark'}`).join(', ')}.`,
+        : `Against the reference ${off.map(offBy).join(', ')}.`,
     figure: {
       unit: 'steps',
       value: worst,

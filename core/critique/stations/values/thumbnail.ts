@@ -23,7 +23,8 @@ export function thumbnailReading({ kept, focusHolds }: ThumbnailRead): Reading |
     ? 'The big picture reads small, and the focus with it:'
       + ` ${percent(kept)} of its contrast is left at the size of a stamp.`
     : eaten
-      ? `Detail eats the big picture: ${percent(kept)} of its contrast is left at the size of a stamp.${focusHolds === false ? ' The focus is lost with it.' : ''}`
+      ? `Detail eats the big picture: ${percent(kept)} of its contrast is left at the size of a stamp.`
+        + (focusHolds === false ? ' The focus is lost with it.' : '')
       : 'At the size of a stamp the focus is no longer among the first two things seen.'
   return {
     id: 'value.thumbnail',

@@ -11,7 +11,7 @@ import { distributionOf, percentile } from '../../../picture/distribution'
 import type { Features } from './features'
 
 export interface Item {
-  /** Centre of its inner part, in cells of the feature raster: a kite is where it is, whatever cloud is joined to it. */
+  /** Centre of its inner part, in cells of the feature raster: a kite is where it is, whatever is joined to it. */
   readonly x: number
   readonly y: number
   readonly size: number

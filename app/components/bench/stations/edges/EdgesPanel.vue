@@ -23,6 +23,7 @@ const rows = computed(() =>
     }
   })
 )
+const ofHundred = (share: number | null): string => (100 * (share ?? 0)).toFixed(0)
 const most = computed(() => Math.max(0.01, ...rows.value.map(r => r.sharp ?? 0))),
   mostBusy = computed(() => Math.max(0.01, ...rows.value.map(r => r.busy ?? 0)))
 
@@ -69,7 +70,7 @@ watch(
         :key="r.words"
         class="row"
         role="img"
-        :aria-label="`${r.words}: sharpness ${(100 * (r.sharp ?? 0)).toFixed(0)}, detail ${(100 * (r.busy ?? 0)).toFixed(0)}`"
+        :aria-label="`${r.words}: sharpness ${ofHundred(r.sharp)}, detail ${ofHundred(r.busy)}`"
       >
         <span>{{ r.words }}</span>
         <span class="bars"
@@ -77,7 +78,7 @@ watch(
             class="thin"
             :style="{ width: `${(100 * (r.busy ?? 0)) / mostBusy}%` }"
         /></span>
-        <span class="figure">{{ (100 * (r.sharp ?? 0)).toFixed(0) }} · {{ (100 * (r.busy ?? 0)).toFixed(0) }}</span>
+        <span class="figure">{{ ofHundred(r.sharp) }} · {{ ofHundred(r.busy) }}</span>
       </div>
     </div>
     <p v-else class="hint">Draw where the eye should go (at Focus) to see how sharpness falls off from it.</p>
