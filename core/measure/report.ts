@@ -6,7 +6,7 @@ import type { SchemeName } from '../wheel/schemes'
 import type { StepName, WheelName } from '../wheel/steps'
 
 /** Version of the definitions; raised when a number could change for the same picture. */
-export const REPORT_VERSION = 8
+export const REPORT_VERSION = 9
 
 export interface NotMeasurable {
   readonly kind: 'not-measurable'

@@ -5,6 +5,7 @@ import { perPlanes } from '../../../picture/per-planes'
 import type { Planes } from '../../../picture/planes'
 import { CHANNELS, combine, conspicuityOf, type Channel, type ChannelPlanes } from './conspicuity'
 import { featuresOf, type Features } from './features'
+import { favourHead } from './head'
 import { inwardOf } from './inward'
 import { itemsOf, type Items } from './items'
 import { uniquenessOf, type Uniqueness } from './uniqueness'
@@ -41,6 +42,7 @@ function makeAttention(planes: Planes): Attention {
   const found = uniquenessOf(items.list),
     uniqueness = { ...found, alike: found.alike > 0 ? found.alike * madeOfItems(map, items) : 0 }
   if (uniqueness.alike > 0) favourOdd(map, items, uniqueness)
+  else favourHead(map, features)
   return { map, features, channels: conspicuity, spread: spreadOf(conspicuity, cover), items, uniqueness }
 }
 
