@@ -1,6 +1,7 @@
 /** How long small questions wait while something large goes on. */
 import { once } from 'node:events'
 import { Worker } from 'node:worker_threads'
+import { quantile } from './load/figures'
 import { slowness } from './slowness'
 
 /** @returns how long each of many small questions waited while `work` went on, in milliseconds. */
@@ -27,7 +28,7 @@ export async function longestWait(origin: string, wanted: number, work: () => Pr
   let least = Infinity
   for (let i = 0; i < TRIES && least >= wanted; i++) {
     const before = slowness(),
-      longest = Math.max(...(await waitsDuring(origin, work)))
+      longest = quantile(await waitsDuring(origin, work), 1)
     least = Math.min(least, longest / Math.max(before, slowness()))
   }
   return least
