@@ -23,7 +23,7 @@ const bust = (ground: Raster): Raster => {
   return fill(fill(ground, '#d8cbb4', 108, 66, 20, 20), '#f4eedc', 100, 160, 34, 22)
 }
 const even = (): Raster => fill(createRaster(240, 250), '#7a776f')
-/** Wallpaper in bands: the bust does not stand alone. */
+/** Wallpaper in bands: the bust is not alone. */
 const busy = (): Raster =>
   stripes(
     Array.from({ length: 24 }, (_, i) => (i % 2 ? '#66706f' : '#a89a70')),
@@ -32,28 +32,27 @@ const busy = (): Raster =>
   )
 const cutOut = (): Raster => fill(createRaster(240, 250), '#000000', 0, 0, 240, 250, 0)
 
-describe('a figure that stands alone is read from its head down (common practice, no source)', () => {
+describe('a figure alone is read from its head down (common practice, no source)', () => {
   it.each([
     ['before an even ground', even],
     ['cut out', cutOut]
-  ])('%s: attention halves by the middle of the figure', (_, ground) => {
+  ])('%s: attention is 0.4 by the middle of the figure', (_, ground) => {
     const rows = weights(bust(ground()))
     expect(rows[20]).toBe(1)
-    expect(rows[40]).toBeCloseTo(1, 1)
-    expect(rows[145]).toBeCloseTo(0.5, 1)
-    expect(rows[249]).toBeCloseTo(0.25, 1)
+    expect(rows[40]).toBeCloseTo(1, 2)
+    expect(rows[145]).toBeCloseTo(0.4, 2)
+    expect(rows[249]).toBeCloseTo(0.16, 2)
   })
 
   it.each([
     ['before a busy ground', () => bust(busy())],
-    ['something that lies', () => fill(even(), CLOTH, 20, 120, 200, 60)],
     ['two that stand apart', () => fill(fill(even(), CLOTH, 30, 60, 50, 150), CLOTH, 160, 60, 50, 150)],
     ['a hill under a sky', () => fill(even(), CLOTH, 0, 90, 240, 160)]
   ])('%s: nothing changes', (_, raster) => {
     expect(new Set(weights(raster()))).toEqual(new Set([1]))
   })
 
-  it('looks at the face before the lighter collar, and at the collar where the figure does not stand alone', () => {
+  it('looks at the face before the lighter collar, and at the collar where the figure is not alone', () => {
     const first = (ground: Raster): number => peaksOf(attentionOf(planesOf(bust(ground))))[0].y
     expect(first(cutOut())).toBeLessThan(0.45)
     expect(first(busy())).toBeGreaterThan(0.6)

@@ -1,6 +1,6 @@
 /**
- * A figure that stands alone, cut out or before an even ground, is read from its head down: a person, a bird, a tree,
- * flowers in a vase (common practice, no source). Contrast alone finds its neck or its hem.
+ * A figure alone, cut out or before an even ground, is read from its head down: a person, a bird, a tree, flowers in a
+ * vase (common practice, no source). Contrast alone finds its neck or its hem.
  */
 import { componentsOf, listComponents } from '../../../picture/components'
 import type { Plane } from '../../../picture/plane'
@@ -10,14 +10,12 @@ import type { Features } from './features'
 const EVEN = 0.1
 /** From this share of clear cells on a picture is cut out: only they are ground. */
 const CUT_OUT = 0.05
-/** So much of the rim above, of both sides and of the picture is ground where a figure stands alone. */
+/** So much of the rim above, of both sides and of the picture is ground around a figure alone. */
 const GROUND = { above: 0.9, sides: 0.6, all: 0.25 } as const
 /** So much of what is not ground is the one figure. */
 const ONE = 0.8
-/** It stands: its height is this much of its width at least. */
-const STANDS = 0.75
 /** Attention falls to this share by the middle of a figure, and by as much again to its foot. Our choice. */
-const BY_THE_MIDDLE = 0.5
+const BY_THE_MIDDLE = 0.4
 
 /** 1 where a cell is ground, joined to the rim above or clear. */
 function groundOf({ width, height, value, a, b, cover }: Features): Uint8Array {
@@ -33,8 +31,8 @@ function groundOf({ width, height, value, a, b, cover }: Features): Uint8Array {
   return clear.map((_, i) => (labels[i] > 0 && above.has(labels[i]) ? 1 : 0))
 }
 
-/** Where the one figure before an even ground begins and how high it is, in rows; null where none stands alone. */
-function standingAlone(f: Features): { readonly head: number; readonly high: number } | null {
+/** Where the one figure before an even ground begins and how high it is, in rows; null where none is alone. */
+function figureAlone(f: Features): { readonly head: number; readonly high: number } | null {
   const { width, height } = f,
     ground = groundOf(f)
   let above = 0,
@@ -46,13 +44,13 @@ function standingAlone(f: Features): { readonly head: number; readonly high: num
   const rest = ground.map(g => 1 - g)
   const [figure] = listComponents(rest, { width, height, most: 1 })
   if (!figure || figure.size < ONE * (ground.length - all)) return null
-  const { y, w, h } = figure.bounds
-  return h * height < STANDS * w * width ? null : { head: y * height, high: h * height }
+  const { y, h } = figure.bounds
+  return { head: y * height, high: h * height }
 }
 
-/** Changes the map where a figure stands alone; at its greatest it is 1 again. */
+/** Changes the map where a figure is alone; at its greatest it is 1 again. */
 export function favourHead(map: Plane, features: Features): void {
-  const figure = standingAlone(features)
+  const figure = figureAlone(features)
   if (!figure) return
   const { width, data } = map
   for (let i = 0; i < data.length; i++) {
