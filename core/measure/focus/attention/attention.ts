@@ -5,7 +5,7 @@ import { perPlanes } from '../../../picture/per-planes'
 import type { Planes } from '../../../picture/planes'
 import { CHANNELS, combine, conspicuityOf, type Channel, type ChannelPlanes } from './conspicuity'
 import { featuresOf, type Features } from './features'
-import { favourHead } from './head'
+import { favourHead, figureAlone } from './head'
 import { inwardOf } from './inward'
 import { itemsOf, type Items } from './items'
 import { uniquenessOf, type Uniqueness } from './uniqueness'
@@ -38,11 +38,14 @@ function makeAttention(planes: Planes): Attention {
   const cover = enlargeOrKeep(features.cover, half.width, half.height)
   const { width, height } = features
   const map = gathered(enlargePlane(combine(conspicuity, inwardOf(cover)), width, height))
-  const items = itemsOf(features)
-  const found = uniquenessOf(items.list),
-    uniqueness = { ...found, alike: found.alike > 0 ? found.alike * madeOfItems(map, items) : 0 }
-  if (uniqueness.alike > 0) favourOdd(map, items, uniqueness)
-  else favourHead(map, features)
+  const items = itemsOf(features),
+    found = uniquenessOf(items.list),
+    figure = figureAlone(features),
+    // The parts of one figure are no display, however alike they are.
+    alike = figure || found.alike === 0 ? 0 : found.alike * madeOfItems(map, items),
+    uniqueness = { ...found, alike }
+  if (alike > 0) favourOdd(map, items, uniqueness)
+  if (figure) favourHead(map, figure)
   return { map, features, channels: conspicuity, spread: spreadOf(conspicuity, cover), items, uniqueness }
 }
 

@@ -3,7 +3,7 @@ import { planesOf } from '../../../picture/planes'
 import { createRaster, type Raster } from '../../../picture/raster'
 import { fill, stripes } from '../../../testing/paint'
 import { featuresOf } from './features'
-import { favourHead } from './head'
+import { favourHead, figureAlone } from './head'
 import { attentionOf } from './attention'
 import { peaksOf } from './peaks'
 
@@ -11,8 +11,9 @@ import { peaksOf } from './peaks'
 function weights(raster: Raster): number[] {
   const features = featuresOf(planesOf(raster)),
     { width, height } = features,
-    map = { width, height, data: new Float32Array(width * height).fill(1) }
-  favourHead(map, features)
+    map = { width, height, data: new Float32Array(width * height).fill(1) },
+    figure = figureAlone(features)
+  if (figure) favourHead(map, figure)
   return Array.from({ length: height }, (_, y) => map.data[y * width + (width >> 1)])
 }
 
@@ -56,5 +57,12 @@ describe('a figure alone is read from its head down (common practice, no source)
     const first = (ground: Raster): number => peaksOf(attentionOf(planesOf(bust(ground))))[0].y
     expect(first(cutOut())).toBeLessThan(0.45)
     expect(first(busy())).toBeGreaterThan(0.6)
+  })
+
+  it('takes the buttons of a coat for no display, though one is odd', () => {
+    const raster = fill(cutOut(), '#d8cbb4', 60, 40, 120, 210)
+    for (let i = 0; i < 12; i++)
+      fill(raster, i === 10 ? '#c22a1c' : '#2a4a7c', 90 + 50 * (i % 2), 60 + 30 * (i >> 1), 12, 12)
+    expect(attentionOf(planesOf(raster)).uniqueness.alike).toBe(0)
   })
 })

@@ -31,8 +31,14 @@ function groundOf({ width, height, value, a, b, cover }: Features): Uint8Array {
   return clear.map((_, i) => (labels[i] > 0 && above.has(labels[i]) ? 1 : 0))
 }
 
-/** Where the one figure before an even ground begins and how high it is, in rows; null where none is alone. */
-function figureAlone(f: Features): { readonly head: number; readonly high: number } | null {
+/** Where a figure begins and how high it is, in rows. */
+export interface Figure {
+  readonly head: number
+  readonly high: number
+}
+
+/** The one figure before an even ground; null where none is alone. */
+export function figureAlone(f: Features): Figure | null {
   const { width, height } = f,
     ground = groundOf(f)
   let above = 0,
@@ -48,15 +54,10 @@ function figureAlone(f: Features): { readonly head: number; readonly high: numbe
   return { head: y * height, high: h * height }
 }
 
-/** Changes the map where a figure is alone; at its greatest it is 1 again. */
-export function favourHead(map: Plane, features: Features): void {
-  const figure = figureAlone(features)
-  if (!figure) return
-  const { width, data } = map
-  for (let i = 0; i < data.length; i++) {
-    const down = (Math.floor(i / width) - figure.head) / figure.high
-    data[i] *= BY_THE_MIDDLE ** (2 * Math.max(0, down))
-  }
+/** Changes the map; at its greatest it is 1 again. */
+export function favourHead({ width, data }: Plane, { head, high }: Figure): void {
+  for (let i = 0; i < data.length; i++)
+    data[i] *= BY_THE_MIDDLE ** (2 * Math.max(0, (Math.floor(i / width) - head) / high))
   const peak = data.reduce((p, q) => Math.max(p, q), 0)
   if (peak > 0) for (let i = 0; i < data.length; i++) data[i] /= peak
 }
