@@ -17,18 +17,29 @@ const ONE = 0.8
 /** Attention falls to this share by the middle of a figure, and by as much again to its foot. Our choice. */
 const BY_THE_MIDDLE = 0.4
 
-/** 1 where a cell is ground, joined to the rim above or clear. */
-function groundOf({ width, height, value, a, b, cover }: Features): Uint8Array {
-  const clear = Uint8Array.from(cover.data, c => (c < 0.5 ? 1 : 0)),
-    cells = clear.reduce((n, c) => n + c, 0)
-  if (cells >= CUT_OUT * clear.length) return clear
-  const rim = [value, a, b].map(({ data }) => data.subarray(0, width).reduce((sum, v) => sum + v, 0) / width)
-  const alike = clear.map((_, i) =>
-    Math.hypot(value.data[i] - rim[0], 2 * (a.data[i] - rim[1]), 2 * (b.data[i] - rim[2])) < EVEN ? 1 : 0
-  )
-  const { labels } = componentsOf(alike, { width, height, most: 1 }),
+/** 1 where a cell is ground, joined to the rim above or clear; null where the rim above is not even. */
+function groundOf({ width, height, value, a, b, cover }: Features): Uint8Array | null {
+  const ground = new Uint8Array(cover.data.length)
+  let clear = 0
+  for (let i = 0; i < ground.length; i++) if (cover.data[i] < 0.5) clear += ground[i] = 1
+  if (clear >= CUT_OUT * ground.length) return ground
+  const [v, va, vb] = [value, a, b].map(({ data }) => data.subarray(0, width).reduce((sum, x) => sum + x, 0) / width)
+  const mark = (from: number, to: number): number => {
+    let marked = 0
+    for (let i = from; i < to; i++) {
+      const dv = value.data[i] - v,
+        da = 2 * (a.data[i] - va),
+        db = 2 * (b.data[i] - vb)
+      marked += ground[i] = dv * dv + da * da + db * db < EVEN * EVEN ? 1 : 0
+    }
+    return marked
+  }
+  if (mark(0, width) < GROUND.above * width) return null
+  mark(width, ground.length)
+  const { labels } = componentsOf(ground, { width, height, most: 1 }),
     above = new Set(labels.subarray(0, width))
-  return clear.map((_, i) => (labels[i] > 0 && above.has(labels[i]) ? 1 : 0))
+  for (let i = 0; i < ground.length; i++) if (ground[i] === 1 && !above.has(labels[i])) ground[i] = 0
+  return ground
 }
 
 /** Where a figure begins and how high it is, in rows. */
@@ -41,11 +52,13 @@ export interface Figure {
 export function figureAlone(f: Features): Figure | null {
   const { width, height } = f,
     ground = groundOf(f)
+  if (!ground) return null
   let above = 0,
-    sides = 0
+    sides = 0,
+    all = 0
   for (let x = 0; x < width; x++) above += ground[x]
   for (let y = 0; y < height; y++) sides += ground[y * width] + ground[(y + 1) * width - 1]
-  const all = ground.reduce((n, g) => n + g, 0)
+  for (const g of ground) all += g
   if (above < GROUND.above * width || sides < GROUND.sides * 2 * height || all < GROUND.all * ground.length) return null
   const rest = ground.map(g => 1 - g)
   const [figure] = listComponents(rest, { width, height, most: 1 })
@@ -55,9 +68,11 @@ export function figureAlone(f: Features): Figure | null {
 }
 
 /** Changes the map; at its greatest it is 1 again. */
-export function favourHead({ width, data }: Plane, { head, high }: Figure): void {
-  for (let i = 0; i < data.length; i++)
-    data[i] *= BY_THE_MIDDLE ** (2 * Math.max(0, (Math.floor(i / width) - head) / high))
-  const peak = data.reduce((p, q) => Math.max(p, q), 0)
+export function favourHead({ width, height, data }: Plane, { head, high }: Figure): void {
+  let peak = 0
+  for (let y = 0, i = 0; y < height; y++) {
+    const share = BY_THE_MIDDLE ** (2 * Math.max(0, (y - head) / high))
+    for (let x = 0; x < width; x++, i++) peak = Math.max(peak, (data[i] *= share))
+  }
   if (peak > 0) for (let i = 0; i < data.length; i++) data[i] /= peak
 }
