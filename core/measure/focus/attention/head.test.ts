@@ -48,6 +48,7 @@ describe('a figure alone is read from its head down (common practice, no source)
   it.each([
     ['before a busy ground', () => bust(busy())],
     ['two that stand apart', () => fill(fill(even(), CLOTH, 30, 60, 50, 150), CLOTH, 160, 60, 50, 150)],
+    ['a jug on a table', () => fill(fill(even(), CLOTH, 0, 190, 240, 60), CLOTH, 90, 80, 60, 110)],
     ['a hill under a sky', () => fill(even(), CLOTH, 0, 90, 240, 160)]
   ])('%s: nothing changes', (_, raster) => {
     expect(new Set(weights(raster()))).toEqual(new Set([1]))

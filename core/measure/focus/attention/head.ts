@@ -10,8 +10,11 @@ import type { Features } from './features'
 const EVEN = 0.1
 /** From this share of clear cells on a picture is cut out: only they are ground. */
 const CUT_OUT = 0.05
-/** So much of the rim above, of both sides and of the picture is ground around a figure alone. */
-const GROUND = { above: 0.9, sides: 0.6, all: 0.25 } as const
+/**
+ * So much of the rim above, of both sides and of the picture is ground around a figure alone. Shoulders may be cut off by
+ * the sides; what reaches higher is a table or land.
+ */
+const GROUND = { above: 0.9, sides: 0.8, all: 0.25 } as const
 /** So much of what is not ground is the one figure. */
 const ONE = 0.8
 /** Attention falls to this share by the middle of a figure, and by as much again to its foot. Our choice. */
