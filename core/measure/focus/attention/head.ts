@@ -6,13 +6,13 @@ import { componentsOf, listComponents } from '../../../picture/components'
 import type { Plane } from '../../../picture/plane'
 import type { Features } from './features'
 
-/** Colours nearer than this to the rim above, in OKLab-sized units with the colour axes doubled, are the same ground. */
+/** Colours nearer than this to the rim above, in OKLab-sized units with the colour axes doubled, are its ground. */
 const EVEN = 0.1
 /** From this share of clear cells on a picture is cut out: only they are ground. */
 const CUT_OUT = 0.05
 /**
- * So much of the rim above, of both sides and of the picture is ground around a figure alone. Shoulders may be cut off by
- * the sides; what reaches higher is a table or land.
+ * So much of the rim above, of both sides and of the picture is ground around a figure alone. Shoulders may be cut off
+ * by the sides; what reaches higher is a table or land.
  */
 const GROUND = { above: 0.9, sides: 0.8, all: 0.25 } as const
 /** So much of what is not ground is the one figure. */
