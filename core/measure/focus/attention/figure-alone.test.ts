@@ -3,7 +3,7 @@ import { planesOf } from '../../../picture/planes'
 import { createRaster, type Raster } from '../../../picture/raster'
 import { fill, stripes } from '../../../testing/paint'
 import { featuresOf } from './features'
-import { favourHead, figureAlone } from './head'
+import { favourHead, figureAlone } from './figure-alone'
 import { attentionOf } from './attention'
 import { peaksOf } from './peaks'
 
