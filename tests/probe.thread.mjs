@@ -9,7 +9,7 @@ parentPort.once('message', () => {
 while (going) {
   const from = performance.now()
   await (await fetch(workerData)).text()
-  waits.push(performance.now() - from)
+  waits.push({ from: performance.timeOrigin + from, ms: performance.now() - from })
   await new Promise(resolve => setTimeout(resolve, 5))
 }
 parentPort.postMessage(waits)

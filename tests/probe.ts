@@ -1,14 +1,14 @@
 /** How long small questions wait while something large goes on. */
 import { once } from 'node:events'
 import { Worker } from 'node:worker_threads'
-import { quantile } from './load/figures'
+import { longestOf, type Timed } from './load/machine'
 import { slowness } from './slowness'
 
-/** @returns how long each of many small questions waited while `work` went on, in milliseconds. */
-export async function waitsDuring(origin: string, work: () => Promise<unknown>): Promise<number[]> {
+/** @returns when each of many small questions was asked while `work` went on, and how long it waited. */
+export async function waitsDuring(origin: string, work: () => Promise<unknown>): Promise<Timed[]> {
   const probe = new Worker(new URL('probe.thread.mjs', import.meta.url), { workerData: `${origin}/api/session` })
   await once(probe, 'online')
-  const answered = once(probe, 'message') as Promise<[number[]]>
+  const answered = once(probe, 'message') as Promise<[Timed[]]>
   try {
     await work()
   } finally {
@@ -28,7 +28,7 @@ export async function longestWait(origin: string, wanted: number, work: () => Pr
   let least = Infinity
   for (let i = 0; i < TRIES && least >= wanted; i++) {
     const before = slowness(),
-      longest = quantile(await waitsDuring(origin, work), 1)
+      longest = longestOf(await waitsDuring(origin, work))
     least = Math.min(least, longest / Math.max(before, slowness()))
   }
   return least

@@ -27,6 +27,7 @@ async function at(what: string): Promise<Heard & { readonly held: readonly numbe
   const waits = await waitsDuring(house.origin, async () => {
       heard = await school.work(MINUTES)
     }),
+    small = waits.map(w => w.ms),
     held = memory.stop()
   for (const error of [...new Set(heard.errors)].slice(0, 10)) console.log(`  ${error}`)
   const { reads, edits, handIns } = heard
@@ -34,7 +35,7 @@ async function at(what: string): Promise<Heard & { readonly held: readonly numbe
   console.log(
     `${reads.length} reads, median ${ms(reads, 0.5)}; ${edits.length} edits, median ${ms(edits, 0.5)};`
       + ` ${handIns.length} hand-ins, p95 ${ms(handIns, 0.95)};`
-      + ` small questions: median ${ms(waits, 0.5)}, longest ${ms(waits, 1)}`
+      + ` small questions: median ${ms(small, 0.5)}, longest ${ms(small, 1)}`
   )
   figure('errors', { value: heard.errors.length, most: 0 })
   figure('reads, p95', { value: quantile(reads, 0.95), most: 500, unit: ' ms' })

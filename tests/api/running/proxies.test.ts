@@ -45,6 +45,14 @@ const PROXIES: Readonly<Record<'nginx' | 'apache', Proxy>> = {
   }
 }
 
+/** Connections to a port of this machine that are in a state: 1 stands, 6 was ended from here (proc(5)). */
+const connectionsTo = (port: number, state: 1 | 6): readonly string[] =>
+  readFileSync('/proc/net/tcp', 'utf8')
+    .split('\n')
+    .map(line => line.trim().split(/\s+/))
+    .filter(([, , to, is]) => parseInt(to?.split(':')[1] ?? '', 16) === port && parseInt(is!, 16) === state)
+    .map(([, from]) => from!)
+
 let house: House
 beforeAll(async () => {
   house = await House.open()
@@ -79,11 +87,11 @@ describe.each([
   { ...PROXIES.nginx, name: 'nginx, two of us', path: '', of: 2 }
 ])('behind $name', ({ name, path, sample, command, around, of }) => {
   const servers: ChildProcess[] = []
-  let proxy: ChildProcess, origin: string, port: number
+  let proxy: ChildProcess, origin: string, port: number, inside: number[]
 
   beforeAll(async () => {
     port = await freePort()
-    const inside = await Promise.all(Array.from({ length: of }, freePort))
+    inside = await Promise.all(Array.from({ length: of }, freePort))
     origin = `https://localhost:${port}${path}`
     // Certificates made a moment ago are nobody's whom this process knows.
     vi.stubEnv('NODE_TLS_REJECT_UNAUTHORIZED', '0')
@@ -133,6 +141,20 @@ describe.each([
     await connection.query('DELETE FROM sign_in_tries')
     await connection.end()
   })
+
+  it.runIf(name === 'nginx')(
+    'ends a connection that nobody uses before Critica does',
+    async () => {
+      const none = (): Promise<void> => until('none is held', () => connectionsTo(inside[0]!, 1).length === 0)
+      await none()
+      expect((await fetch(`${origin}/healthz`)).status).toBe(200)
+      const held = connectionsTo(inside[0]!, 1)
+      expect(held).toHaveLength(1)
+      await none()
+      expect(connectionsTo(inside[0]!, 6)).toContain(held[0])
+    },
+    40_000
+  )
 
   it('signs in by a cookie of this host and HTTPS alone', async () => {
     const answer = await fetch(`${origin}/api/session`, {
