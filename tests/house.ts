@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise'
 import { freePort, secretsOf, startDatabase, type RunningDatabase } from '../bin/lib/database'
+import { installMissing, MARIADB } from '../bin/lib/packages'
 import { endChild } from '../bin/lib/processes'
 import { prepareDatabase, startServer } from '../bin/lib/serve'
 import { Person } from './api/client'
@@ -53,6 +54,8 @@ export class House {
   }
 
   async startDatabase(): Promise<void> {
+    // Where `npm run hostile` or another of them is the first to be run on a machine.
+    installMissing([MARIADB])
     // Durable, since it is killed: what was committed must be there.
     this.database = await startDatabase(this.folder, this.databasePort)
   }
