@@ -25,7 +25,9 @@ export default defineConfig({
             'server/**/*.test.ts',
             'app/**/*.test.ts'
           ],
-          testTimeout: 60_000
+          testTimeout: 60_000,
+          // By itself it leaves one processor for a person who waits at the machine: half of two.
+          maxWorkers: '100%'
         }
       },
       {

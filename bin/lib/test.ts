@@ -87,8 +87,10 @@ main(async () => {
   process.on('SIGINT', () => void cleanUp().then(() => process.exit(130)))
   try {
     installMissing([MARIADB, CLUSTER, CHROMIUM, ...IN_FRONT])
-    await single('lint', 'npm', ['run', '--silent', 'lint'])
-    await single('type checks', 'npm', ['run', '--silent', 'typecheck'])
+    await Promise.all([
+      single('lint', 'npm', ['run', '--silent', 'lint']),
+      single('type checks', 'npm', ['run', '--silent', 'typecheck'])
+    ])
     await vitest('unit', folder)
     buildIfChanged()
     tally.passed++
