@@ -15,11 +15,14 @@ export function useStagedChart(
   base: () => EChartsOption,
   series: () => readonly SeriesOption[]
 ): Readonly<Ref<EChartsOption | null>> {
+  const all = computed(series)
   /** -1 until its turn. */
   const shown = ref(-1)
+  /** All of them is the same however many more may come: a chart that stands whole is not drawn once more. */
+  const count = computed(() => Math.min(shown.value, all.value.length))
   let gone = false
   async function unfold(): Promise<void> {
-    while (!gone && shown.value < series().length) {
+    while (!gone && shown.value < all.value.length) {
       await nextFrame()
       shown.value++
     }
@@ -33,5 +36,10 @@ export function useStagedChart(
   onBeforeUnmount(() => {
     gone = true
   })
-  return computed(() => (shown.value < 0 ? null : { ...base(), series: series().slice(0, shown.value) }))
+  return computed(() => {
+    if (count.value < 0) return null
+    // By its id one that stands is known again.
+    const standing = all.value.slice(0, count.value).map((s, i) => ({ ...s, id: `${s.type}-${i}` }))
+    return { ...base(), series: standing }
+  })
 }

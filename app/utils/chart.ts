@@ -22,8 +22,11 @@ use([
 
 export const CHART_INK = GREYS.l91
 const CHART_QUIET = GREYS.l60
-/** Drawn anew each time, at the next frame. */
-export const CHART_UPDATE = { notMerge: true, lazyUpdate: true }
+/**
+ * Drawn at the next frame. What stands is kept and told what is new: a chart that comes a step at a time would be set up
+ * whole at each. A series that is not named any more goes.
+ */
+export const CHART_UPDATE = { replaceMerge: 'series', lazyUpdate: true }
 
 const FONT = { fontFamily: 'Instrument Sans Variable', fontSize: 11 }
 /** What every chart on the bench begins with. */
@@ -40,8 +43,13 @@ export const CHART_BASE = {
     textStyle: { ...FONT, fontSize: 12, color: GREYS.l91 }
   }
 }
-/** An axis of the theme: a hairline, and words at its ends. */
-export const chartAxis = (max: number, words: readonly [low: string, high: string]) => ({
+/** Where the axes lie: nothing of theirs is outside, and to look whether it is takes longer than to draw them. */
+export const chartGrid = (margins: Readonly<Record<'left' | 'right' | 'top' | 'bottom', number>>) => ({
+  ...margins,
+  outerBoundsMode: 'none' as const
+})
+/** An axis of the theme: a hairline. The words at its ends are the page's, which sets them sooner than a chart does. */
+export const chartAxis = (max: number) => ({
   type: 'value' as const,
   min: 0,
   max,
@@ -49,5 +57,5 @@ export const chartAxis = (max: number, words: readonly [low: string, high: strin
   axisLine: { show: true, lineStyle: { color: CHART_QUIET } },
   axisTick: { show: false },
   splitLine: { show: false },
-  axisLabel: { ...FONT, color: CHART_QUIET, formatter: (at: number) => words[at > 0 ? 1 : 0] }
+  axisLabel: { show: false }
 })

@@ -2,7 +2,7 @@
 import type { EChartsOption } from 'echarts'
 import VChart from 'vue-echarts'
 import { GREYS } from '~/theme/greys'
-import { CHART_BASE, CHART_UPDATE } from '~/utils/chart'
+import { CHART_BASE, CHART_UPDATE, chartGrid } from '~/utils/chart'
 import { figureWords } from '~~/core/compare/words'
 import { TREND_FROM } from '~~/core/progress/trend'
 import type { ReadingLine } from '~~/core/progress/lines'
@@ -19,7 +19,7 @@ const titleOf = (id: number): string => {
 const room = computed(() => 0.06 * (props.line.high - props.line.low || 1))
 const base = (): EChartsOption => ({
   ...CHART_BASE,
-  grid: { left: 4, right: 8, top: 6, bottom: 6 },
+  grid: chartGrid({ left: 4, right: 8, top: 6, bottom: 6 }),
   // In the order of handing in, and at even steps: days between two pieces say nothing.
   xAxis: { type: 'category', show: false, data: props.line.points.map(p => titleOf(p.piece)), boundaryGap: true },
   yAxis: { type: 'value', show: false, min: props.line.low - room.value, max: props.line.high + room.value }

@@ -3,7 +3,7 @@ import type { EChartsOption } from 'echarts'
 import VChart from 'vue-echarts'
 import { GREYS } from '~/theme/greys'
 import { useAsked } from '~/composables/usePicture'
-import { CHART_BASE, CHART_UPDATE, chartAxis } from '~/utils/chart'
+import { CHART_BASE, CHART_UPDATE, chartAxis, chartGrid } from '~/utils/chart'
 
 /**
  * Value against saturation: each dot is a place of the picture in its own colour. A cloud in one spot is a picture in
@@ -17,9 +17,9 @@ const A_FRAME = 80
 
 const base = (): EChartsOption => ({
   ...CHART_BASE,
-  grid: { left: 34, right: 34, top: 10, bottom: 20 },
-  xAxis: chartAxis(MOST, ['grey', 'strong']),
-  yAxis: chartAxis(100, ['0', '100'])
+  grid: chartGrid({ left: 34, right: 34, top: 10, bottom: 20 }),
+  xAxis: chartAxis(MOST),
+  yAxis: chartAxis(100)
 })
 const option = useStagedChart(base, () => [
   {
@@ -41,6 +41,10 @@ const option = useStagedChart(base, () => [
 <template>
   <div v-if="points" class="scatter">
     <h3>Value against strength of colour</h3>
+    <div v-if="option" class="field" aria-hidden="true">
+      <span class="most">100</span><span class="least">0</span><span class="grey">grey</span
+      ><span class="strong">strong</span>
+    </div>
     <VChart
       v-if="option"
       :option="option"
@@ -68,5 +72,37 @@ h3 {
 .chart {
   height: 150px;
   width: 100%;
+}
+.field {
+  position: relative;
+  font-size: 11px;
+  line-height: 12px;
+  color: var(--panel-quiet);
+}
+.field span {
+  position: absolute;
+}
+.most,
+.least {
+  width: 26px;
+  text-align: right;
+}
+.most {
+  top: 4px;
+}
+.least {
+  top: 124px;
+}
+.grey,
+.strong {
+  top: 137px;
+  width: 60px;
+  text-align: center;
+}
+.grey {
+  left: 4px;
+}
+.strong {
+  right: 4px;
 }
 </style>
