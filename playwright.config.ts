@@ -4,9 +4,7 @@ export default defineConfig({
   testDir: 'tests/browser',
   testMatch: '**/*.spec.ts',
   outputDir: '.cache/playwright',
-  // End what hangs; what must be quick says so by a figure of its own (smooth.spec).
-  timeout: 300_000,
-  expect: { timeout: 30_000 },
+  timeout: 90_000,
   fullyParallel: false,
   workers: 1,
   use: {

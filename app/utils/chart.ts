@@ -48,7 +48,7 @@ export const chartGrid = (margins: Readonly<Record<'left' | 'right' | 'top' | 'b
   ...margins,
   outerBoundsMode: 'none' as const
 })
-/** An axis of the theme: a hairline. The words at its ends are the page's, which sets them sooner than a chart does. */
+/** An axis of the theme: a hairline. The words at its ends are the page's, which is sooner done than by a chart. */
 export const chartAxis = (max: number) => ({
   type: 'value' as const,
   min: 0,

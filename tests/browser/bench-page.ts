@@ -31,7 +31,7 @@ export async function drag(page: Page, ...places: (readonly [number, number])[])
 /** How soon a bench opens is asked by tests of its own: here a machine may take its time. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
-  await expect(picture(page)).toHaveAttribute('data-lens', /./)
+  await expect(picture(page)).toHaveAttribute('data-lens', /./, { timeout: 15_000 })
 }
 
 /** Goes down the desk until a piece hangs in sight: it is hung a window at a time. */

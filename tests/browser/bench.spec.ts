@@ -15,7 +15,7 @@ test('first look: small and soft, then three questions, compared with what is me
   await expect(page).toHaveURL(/first-look$/)
   await expect(page.getByText('Small, soft, from across the room')).toBeVisible()
   expect((await picture(page).boundingBox())!.width).toBeLessThan(200)
-  await expect(page.getByText('Where did your eye go first?')).toBeVisible()
+  await expect(page.getByText('Where did your eye go first?')).toBeVisible({ timeout: 8000 })
   await expect(page.getByText(/range \d+/)).toHaveCount(0)
   await page.getByRole('button', { name: 'show it on the picture' }).click()
   await page.mouse.click(...(await placed(page))(0.9, 0.18))

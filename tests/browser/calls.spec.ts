@@ -17,6 +17,7 @@ test.beforeAll(async () => {
 })
 
 test('a stranger hands in by the link, and reads what was said by theirs', async ({ browser }) => {
+  test.setTimeout(120_000)
   const reed = await (await browser.newContext()).newPage()
   await reed.request.post('/api/session', { data: { login: email, password } })
   await reed.goto('/calls')
@@ -49,7 +50,7 @@ test('a stranger hands in by the link, and reads what was said by theirs', async
   await accessible(guest)
   expect(await guest.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await guest.getByRole('button', { name: 'Hand it in' }).click()
-  await expect(guest.getByRole('heading', { name: 'It is in. One step is left.' })).toBeVisible()
+  await expect(guest.getByRole('heading', { name: 'It is in. One step is left.' })).toBeVisible({ timeout: 20_000 })
   const own = (await guest.getByRole('link', { name: 'confirm it' }).getAttribute('href'))!
   await guest.goto(own)
   await guest.getByRole('button', { name: 'Yes, it is mine' }).click()

@@ -98,7 +98,7 @@ test('set to a class with different hues, planned, tried, handed in, hung on a w
   await alma.getByRole('button', { name: 'check work in progress, for yourself' }).click()
   await alma.locator('input[type=file]').setInputFiles(asFile(await opposites(hue, 0.02)))
   const study = alma.locator('.studies li').first()
-  await expect(study.locator('[data-check="accent"]')).toContainText('hardly there')
+  await expect(study.locator('[data-check="accent"]')).toContainText('hardly there', { timeout: 20_000 })
   await expect(study.locator('[data-check="accent"]')).toContainText('Add it where the eye should stop')
   await expect(alma.getByText('one study kept')).toBeVisible()
   await study.locator('[data-check="accent"]').getByRole('button', { name: 'show me' }).click()
@@ -110,7 +110,7 @@ test('set to a class with different hues, planned, tried, handed in, hung on a w
   await expect(alma.getByLabel('What is it about?')).toHaveValue('A kettle on a sill')
   await alma.getByLabel('Picture', { exact: true }).setInputFiles(asFile(await opposites(hue, 0.4)))
   await alma.getByRole('button', { name: 'Hand it in' }).click()
-  await expect(alma.getByText('All checks are reached.')).toBeVisible()
+  await expect(alma.getByText('All checks are reached.')).toBeVisible({ timeout: 20_000 })
 
   await alma.locator('[data-check="coverage"]').getByRole('button', { name: 'show me' }).click()
   await expect(alma.getByRole('img', { name: 'What the check stands on, on the picture' })).toBeVisible()
@@ -204,6 +204,7 @@ test('one is built from nothing, in a scheme, and set from a verdict with a key 
 })
 
 test('a worksheet printed, painted, photographed, read, disputed, confirmed', async ({ browser }) => {
+  test.setTimeout(180_000)
   const cleo = await enter(browser, 'Cleo'),
     teacher = await Person.signedIn(email('reed'), { password })
   const [{ id: cleoId }] = (
@@ -244,7 +245,7 @@ test('a worksheet printed, painted, photographed, read, disputed, confirmed', as
   // A photograph without a sheet: said so, and the corners can be set by hand.
   await cleo.reload()
   await cleo.locator('input[type=file]').setInputFiles(asFile(await opposites(60, 0.3)))
-  await expect(cleo.getByRole('alert').filter({ hasText: 'No worksheet is found' })).toBeVisible()
+  await expect(cleo.getByRole('alert').filter({ hasText: 'No worksheet is found' })).toBeVisible({ timeout: 30_000 })
   await expect(cleo.getByText('Point at the outer corner of the mark at the sheet’s top left.')).toBeVisible()
 
   // Two of its marks under a pair of hands: pointed at one by one, nudged, and read.
@@ -264,7 +265,7 @@ test('a worksheet printed, painted, photographed, read, disputed, confirmed', as
   await cleo.reload()
   await cleo.locator('input[type=file]').setInputFiles({ name: 'held.jpg', mimeType: 'image/jpeg', buffer: covered })
   const photo = cleo.locator('.by-hand .photo')
-  await expect(photo).toBeVisible()
+  await expect(photo).toBeVisible({ timeout: 30_000 })
   const shown = (await photo.locator('img').boundingBox())!
   for (const { x, y } of outerMarks(sheet, corners))
     await photo.click({ position: { x: (x / width) * shown.width, y: (y / height) * shown.height } })

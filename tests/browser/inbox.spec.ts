@@ -44,6 +44,7 @@ test.beforeAll(async () => {
 })
 
 test('a mail is looked at, and what is taken of it is on the desk', async ({ page }) => {
+  test.setTimeout(60_000)
   await page.request.post('/api/session', { data: { login: email, password } })
   await expect(async () => {
     await page.goto('/desk')
@@ -73,7 +74,7 @@ test('a mail is looked at, and what is taken of it is on the desk', async ({ pag
   await expect(page.getByText('One picture of it waits.')).toBeVisible()
   await page.getByRole('button', { name: 'Take it' }).click()
   await page.getByRole('link', { name: '“The regatta”' }).click()
-  await expect(page.getByRole('heading', { name: 'The regatta' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'The regatta' })).toBeVisible({ timeout: 15_000 })
   await page.goto('/desk')
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Two pieces wait/)
   await expect(page.getByRole('link', { name: 'Lemons by Wren Low' })).toBeVisible()

@@ -136,7 +136,7 @@ test('a fault is read, marked, tried to its target, put in words, released, read
   await page.getByRole('button', { name: /^Release to/ }).click()
   await page.getByRole('button', { name: 'Release', exact: true }).click()
   // A release waits until the piece is measured with what was drawn last: up to eight seconds.
-  await expect(page.getByText(/Released on/)).toBeVisible()
+  await expect(page.getByText(/Released on/)).toBeVisible({ timeout: 12_000 })
 
   const context = await browser.newContext({ acceptDownloads: true })
   await context.request.post('/api/session', { data: { login: 'joss@harbour.example', password: DEMO_PASSWORD } })

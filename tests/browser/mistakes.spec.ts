@@ -211,7 +211,7 @@ test('words the server did not take are sent again when it answers; a tab is not
     return away ? route.abort() : route.continue()
   })
   await page.getByLabel('What works, first').fill(words)
-  await expect.poll(() => tried).toBeGreaterThan(2)
+  await expect.poll(() => tried, { timeout: 15_000 }).toBeGreaterThan(2)
   let asked = false
   page.once('dialog', dialog => {
     asked = dialog.type() === 'beforeunload'
@@ -220,7 +220,7 @@ test('words the server did not take are sent again when it answers; a tab is not
   await page.close({ runBeforeUnload: true })
   await expect.poll(() => asked).toBe(true)
   away = false
-  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: /^saved$/ })).toBeVisible({ timeout: 15_000 })
   const { works } = (await (await page.request.get('/api/submissions/6/critique')).json()) as { works: string }
   expect(works).toBe(words)
 })

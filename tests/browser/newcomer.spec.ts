@@ -13,6 +13,7 @@ test.beforeAll(async () => {
 test.afterAll(() => house.close())
 
 test('is walked in under thirty actions, and every page leads on', async ({ browser, page }) => {
+  test.setTimeout(90_000)
   let actions = 0
   const does = async (act: Promise<unknown>): Promise<void> => {
     actions++

@@ -24,6 +24,7 @@ test.beforeAll(async () => {
 test('found, laid flat, its corners set by keys, white pointed at, handed in; the bench says what was done', async ({
   browser
 }) => {
+  test.setTimeout(120_000)
   const photo = await photographedPiece('lemons'),
     lena = await (await browser.newContext()).newPage()
   await lena.request.post('/api/session', { data: { login: email('lena'), password } })
@@ -33,7 +34,7 @@ test('found, laid flat, its corners set by keys, white pointed at, handed in; th
     .first()
     .setInputFiles({ name: 'table.jpg', mimeType: 'image/jpeg', buffer: photo.jpeg })
   const part = lena.getByRole('region', { name: 'The photograph' })
-  await expect(part.getByText('Straightened.')).toBeVisible()
+  await expect(part.getByText('Straightened.')).toBeVisible({ timeout: 20_000 })
   const shown = lena.getByAltText('The picture chosen'),
     proportion = () => shown.evaluate((img: HTMLImageElement) => img.naturalWidth / img.naturalHeight)
   const ratio = photo.work.raster.width / photo.work.raster.height
@@ -59,11 +60,11 @@ test('found, laid flat, its corners set by keys, white pointed at, handed in; th
     at = through(flatMap(photo.corners, box)!, { x: 0.5, y: photo.work.margin / 2 })
   await accessible(lena)
   await place.click({ position: at })
-  await expect(part.getByText(/white taken from the paper, the light was warm/)).toBeVisible()
+  await expect(part.getByText(/white taken from the paper, the light was warm/)).toBeVisible({ timeout: 20_000 })
 
   await lena.getByLabel('Title').fill('Off the table')
   await lena.getByRole('button', { name: 'Hand it in' }).click()
-  await expect(lena).toHaveURL(/\/work/)
+  await expect(lena).toHaveURL(/\/work/, { timeout: 20_000 })
   const { items } = (await (await lena.request.get('/api/submissions')).json()) as { items: { id: number }[] }
 
   const reed = await (await browser.newContext()).newPage()
@@ -85,6 +86,8 @@ test('what is no photograph of a sheet is taken as it is, and may still be said 
     .toBuffer()
   await lena.locator('input[type=file]').first().setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: flat })
   const part = lena.getByRole('region', { name: 'The photograph' })
-  await expect(part.getByRole('button', { name: 'it is a photograph: set the sheet’s corners' })).toBeVisible()
+  await expect(part.getByRole('button', { name: 'it is a photograph: set the sheet’s corners' })).toBeVisible({
+    timeout: 20_000
+  })
   await expect(part.getByText('Straightened.')).toBeHidden()
 })

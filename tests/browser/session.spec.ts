@@ -41,6 +41,7 @@ const hung = (page: Page) =>
   })
 
 test('is worked through from the bench, and the room sees what hangs and nothing else', async ({ browser }) => {
+  test.setTimeout(120_000)
   const context = await browser.newContext()
   const reed = await context.newPage()
   await reed.request.post('/api/session', { data: { login: email, password } })

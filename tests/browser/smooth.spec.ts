@@ -131,6 +131,7 @@ test('no task holds the page for over 50 ms: opening, every station, lenses, are
   browser,
   page
 }) => {
+  test.setTimeout(300_000)
   await signIn(page)
   const file = await (await page.request.get('/api/submissions/8/picture/display')).body()
   const best: Record<string, number> = {},

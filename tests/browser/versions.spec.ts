@@ -29,12 +29,13 @@ async function release(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Release to Lena' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Release', exact: true }).click()
   // A release waits until the piece is measured with what was drawn last.
-  await expect(page.getByText(/Released on/)).toBeVisible()
+  await expect(page.getByText(/Released on/)).toBeVisible({ timeout: 15_000 })
 }
 
 test('marked, released, handed in again, laid on the old one, said, overruled, carried over, in the term', async ({
   browser
 }) => {
+  test.setTimeout(240_000)
   const lenaHerself = await Person.signedIn(email('lena'), { password }),
     words = { classId: String(classId), title: 'The lightship' },
     first = await lenaHerself.handIn(await renderPiece(LIGHTSHIP), words),
@@ -71,7 +72,7 @@ test('marked, released, handed in again, laid on the old one, said, overruled, c
       buffer: await renderPiece(LIGHTSHIP_AGAIN)
     })
   const over = lena.getByRole('region', { name: 'Over the older version' })
-  await expect(over.getByText('It lies on version 1, for sure.')).toBeVisible()
+  await expect(over.getByText('It lies on version 1, for sure.')).toBeVisible({ timeout: 20_000 })
   await over.getByRole('button', { name: 'blink' }).click()
   await over.getByRole('button', { name: 'blink' }).click()
   await over.getByRole('button', { name: 'what changed' }).click()
@@ -85,7 +86,7 @@ test('marked, released, handed in again, laid on the old one, said, overruled, c
   await accessible(lena)
   await lena.getByLabel('Your question').fill('Is it there now?')
   await lena.getByRole('button', { name: 'Hand it in' }).click()
-  await expect(lena.getByText('it lies on the old one: sure')).toBeVisible()
+  await expect(lena.getByText('it lies on the old one: sure')).toBeVisible({ timeout: 20_000 })
   await expect(lena.getByText(/is said here once your instructor has released/)).toBeVisible()
   const again = Number(/versions\/(\d+)/.exec(lena.url())![1])
 
@@ -94,7 +95,7 @@ test('marked, released, handed in again, laid on the old one, said, overruled, c
   await reed.getByRole('link', { name: 'The lightship by Lena' }).first().click()
   await reed.getByRole('link', { name: 'version 2: did it land?' }).click()
   const landed = reed.locator('.landed')
-  await expect(landed).toHaveCount(2)
+  await expect(landed).toHaveCount(2, { timeout: 20_000 })
   await expect(landed.nth(0)).toHaveAttribute('data-landing', 'reached')
   await expect(landed.nth(1)).toHaveAttribute('data-landing', 'nearer')
   await expect(reed.getByText('One of two corrections landed, one is nearer.')).toBeVisible()
@@ -131,7 +132,7 @@ test('marked, released, handed in again, laid on the old one, said, overruled, c
   await lena.goto(`/critique/${again}`)
   await expect(lena.getByText('marked twice')).toBeVisible()
   await lena.getByRole('link', { name: 'What landed since version 1' }).click()
-  await expect(lena.locator('.landed').nth(1)).toHaveAttribute('data-landing', 'unchanged')
+  await expect(lena.locator('.landed').nth(1)).toHaveAttribute('data-landing', 'unchanged', { timeout: 20_000 })
   await expect(lena.getByRole('button', { name: 'overrule' })).toHaveCount(0)
 
   await lena.getByRole('link', { name: '← My work' }).click()
@@ -159,7 +160,7 @@ test('studies are kept in a drawer, read for their maker alone, and go with what
       .setInputFiles({ name: 'study.png', mimeType: 'image/png', buffer: await renderPiece(piece) })
     await lena.getByLabel('Minutes it took').fill(minutes)
     await keep.getByRole('button', { name: 'Keep it' }).click()
-    await expect(lena.getByText(`${minutes} min · broad`)).toBeVisible()
+    await expect(lena.getByText(`${minutes} min · broad`)).toBeVisible({ timeout: 20_000 })
   }
   await lena.getByText('what would be said of it').first().click()
   await expect(lena.locator('details[open] p').first()).toContainText(/\w/)
@@ -173,7 +174,7 @@ test('studies are kept in a drawer, read for their maker alone, and go with what
     .first()
     .setInputFiles({ name: 'final.png', mimeType: 'image/png', buffer: await renderPiece(LIGHTSHIP_AGAIN) })
   await lena.getByRole('button', { name: 'Hand it in' }).click()
-  await expect(lena).toHaveURL(/\/work$/)
+  await expect(lena).toHaveURL(/\/work$/, { timeout: 20_000 })
   await lena.goto('/studies')
   await expect(lena.getByText('One study so far.')).toBeVisible()
 
@@ -182,7 +183,7 @@ test('studies are kept in a drawer, read for their maker alone, and go with what
   await reed.getByRole('link', { name: 'Out of two studies by Lena' }).first().click()
   await expect(reed).toHaveURL(/\/bench\/\d+/)
   await reed.goto(`/bench/${/bench\/(\d+)/.exec(reed.url())![1]}/first-look`)
-  await reed.getByRole('button', { name: 'show it on the picture' }).click()
+  await reed.getByRole('button', { name: 'show it on the picture' }).click({ timeout: 15_000 })
   const box = (await reed.locator('canvas.picture[data-which="own"]').boundingBox())!
   await reed.mouse.click(box.x + box.width / 2, box.y + box.height / 2)
   await expect(reed.getByRole('region', { name: 'Studies before it' })).toContainText('12 min')

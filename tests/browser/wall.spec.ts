@@ -20,7 +20,9 @@ test('the wall: to the pixel of the file and back, mirrored, turned, as a stamp,
   for (let i = 0; i < 12; i++) await page.mouse.wheel(0, -300)
   await expect(page.locator('img[src$="/picture/full"]')).toBeVisible()
   await expect
-    .poll(() => page.locator('img[src$="/picture/full"]').evaluate((img: HTMLImageElement) => img.naturalWidth))
+    .poll(() => page.locator('img[src$="/picture/full"]').evaluate((img: HTMLImageElement) => img.naturalWidth), {
+      timeout: 20_000
+    })
     .toBe(4000)
   expect((await picture(page).boundingBox())!.width).toBeGreaterThan(10 * box.width)
   await page.keyboard.press('f')

@@ -129,7 +129,7 @@ test('from the hand-in to the checked exercise', async ({ browser }) => {
     .getByLabel('Picture', { exact: true })
     .setInputFiles({ name: 'opposites.png', mimeType: 'image/png', buffer: await oppositesPicture() })
   await mika.getByRole('button', { name: 'Hand it in' }).click()
-  await expect(mika.getByText('All checks are reached.')).toBeVisible()
+  await expect(mika.getByText('All checks are reached.')).toBeVisible({ timeout: 20_000 })
   await expect(mika.locator('[data-check="accent"]')).toContainText('a true accent')
 
   const connection = await database()

@@ -43,6 +43,7 @@ async function add(page: Page, name: string): Promise<void> {
 test('a box is filled, two paints are mixed, a wanted colour gets its recipes, and the book keeps them', async ({
   page
 }) => {
+  test.setTimeout(90_000)
   await page.goto('/workshop')
   await expect(page.getByText('What do you paint or draw with?')).toBeVisible()
   for (const name of ['ultramarine', 'burnt sienna', 'titanium white']) await add(page, name)
@@ -172,6 +173,7 @@ test('painted mixtures that turned out otherwise correct the paint that explains
 })
 
 test('values stand while colours change, a try is kept as a study, and framings are read', async ({ page }) => {
+  test.setTimeout(90_000)
   const paints = ['#1f2a86', '#f3e33a', '#d4372c', '#7d4428', '#f8f8f5'].map((masstone, i) => ({
     name: `own ${i}`,
     medium: 'gouache',
@@ -193,12 +195,12 @@ test('values stand while colours change, a try is kept as a study, and framings 
   await page.getByRole('slider', { name: 'Key colour' }).fill('30')
   await expect.poll(middle).not.toEqual(before)
   await page.getByRole('button', { name: 'keep it as a study' }).first().click()
-  await expect(page.getByText('Kept with your studies.')).toBeVisible()
+  await expect(page.getByText('Kept with your studies.')).toBeVisible({ timeout: 20_000 })
   await accessible(page)
   await page.getByText('Five palettes').click()
   await expect(page.getByText('earths and a blue').or(page.getByText('two opposites')).first()).toBeVisible()
   await page.getByText('Framings').click()
-  await expect(page.getByText('centred')).toBeVisible()
+  await expect(page.getByText('centred')).toBeVisible({ timeout: 30_000 })
   await page.getByRole('button', { name: 'draw three shapes instead' }).click()
   const paper = page.getByRole('application', { name: /^Three shapes/ }),
     box = (await paper.boundingBox())!
@@ -227,6 +229,7 @@ test('values stand while colours change, a try is kept as a study, and framings 
 })
 
 test('a drill goes through the screen check to a threshold', async ({ page }) => {
+  test.setTimeout(90_000)
   await page.goto('/workshop/drills')
   await expect(page.getByRole('heading', { name: 'First, the screen' })).toBeVisible()
   await accessible(page)
