@@ -23,8 +23,8 @@ use([
 export const CHART_INK = GREYS.l91
 const CHART_QUIET = GREYS.l60
 /**
- * Drawn at the next frame. What stands is kept and told what is new: a chart that comes a step at a time would be set up
- * whole at each. A series that is not named any more goes.
+ * Drawn at the next frame. What stands is kept and told what is new: a chart that comes a step at a time would be set
+ * up whole at each. A series that is not named any more goes.
  */
 export const CHART_UPDATE = { replaceMerge: 'series', lazyUpdate: true }
 
