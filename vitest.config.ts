@@ -34,9 +34,8 @@ export default defineConfig({
         test: {
           name: 'api',
           include: ['tests/api/**/*.test.ts'],
-          // Ends what hangs; what must be quick says so by a figure of its own.
-          testTimeout: 240_000,
-          hookTimeout: 240_000,
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
           fileParallelism: false
         }
       }

@@ -19,7 +19,7 @@ beforeAll(async () => {
   ;[holder, other] = (await Promise.all(
     ['holder', 'other'].map(key => Person.signedIn(`${key}-${mark}@school.example`, { password }))
   )) as [Person, Person]
-})
+}, 60_000)
 afterAll(() => connection.end())
 
 const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
@@ -52,7 +52,8 @@ it('takes fifty guests within a minute, none lost, none twice; lots are drawn as
     seed: call.seed,
     instructors: 'holder'
   })
-  // Each guest's browser does its own small task: all fifty in this one process would make the minute.
+  const start = performance.now()
+  // Each guest's browser does its own small task: all fifty at once in this one process run out of the library's time.
   const guests = []
   for (let n = 0; n < 50; n++)
     guests.push({
@@ -60,7 +61,6 @@ it('takes fifty guests within a minute, none lost, none twice; lots are drawn as
       email: `g${n}-${mark}@elsewhere.example`,
       words: { proof: await proofFor(page), title: `Piece ${n}` }
     })
-  const start = performance.now()
   const links = await Promise.all(
     guests.map(async (form, n) => {
       // A finger that presses twice sends the same form twice.
@@ -96,7 +96,7 @@ it('takes fifty guests within a minute, none lost, none twice; lots are drawn as
     call.classId
   ])
   expect((rows as { id: number }[]).map(r => r.id)).toEqual(after.slice(0, 20).map(e => e.submissionId))
-})
+}, 120_000)
 
 it('refuses in words: twice from one address, no guardian, a borrowed proof, a full call, a closed one', async () => {
   const call = await opened({ ordered: 'first', most: 2 }),
@@ -128,7 +128,7 @@ it('refuses in words: twice from one address, no guardian, a borrowed proof, a f
     guardian: true,
     state: 'sent'
   })
-})
+}, 60_000)
 
 it('lets a guest read by their link, ask back, and take it all away', async () => {
   const call = await opened({ ordered: 'first' }),
@@ -163,7 +163,7 @@ it('lets a guest read by their link, ask back, and take it all away', async () =
     const [rows] = await connection.query(`SELECT COUNT(*) AS n FROM ${table} = ?`, [submissionId])
     expect(rows).toEqual([{ n: 0 }])
   }
-})
+}, 60_000)
 
 it('is chosen from by hand where the instructor chooses', async () => {
   const call = await opened({ ordered: 'chosen', most: 1 }),
@@ -186,4 +186,4 @@ it('is chosen from by hand where the instructor chooses', async () => {
   expect((await holder.json('DELETE', `/calls/${call.id}/entries/${one!.id}`)).status).toBe(200)
   expect((await holder.fetch(`/submissions/${submissionId}`)).status).toBe(404)
   expect((await listed(call.id))!.entries.map(e => e.id)).toEqual([two!.id])
-})
+}, 60_000)

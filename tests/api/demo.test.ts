@@ -73,4 +73,4 @@ it('comes and goes at the owner’s word, and leaves nothing but what was done',
   const { audit: auditBefore, sign_in_tries: __, ...rest } = before
   expect(after).toEqual(rest)
   expect(audit).toBeGreaterThan(auditBefore!)
-})
+}, 200_000)

@@ -40,7 +40,7 @@ beforeAll(async () => {
     },
     { timeout: 25_000, interval: 250 }
   )
-})
+}, 40_000)
 afterAll(() => connection.end())
 
 const noise = (seed: number): Promise<Buffer> =>

@@ -85,7 +85,7 @@ it('a twelve-megapixel picture with five trials is made whole, in seconds, with 
   const layered = unzipSync(new Uint8Array((await made(tamsin, 'layers.ora')).bytes))
   expect(Object.keys(layered)[0]).toBe('mimetype')
   expect(Object.keys(layered).filter(name => name.startsWith('data/trial'))).toHaveLength(5)
-})
+}, 120_000)
 
 it("is called off, and then is neither there nor anybody else's", async () => {
   const { id: job } = exportStateSchema.parse(await (await begin(tamsin, 'layers.ora')).json())
@@ -195,4 +195,4 @@ it('mail leaves by a real server when one is set, is tried again when that fails
   expect(received[0]!.text).toMatch(/^Auto-Submitted: auto-generated\r$/m)
   expect((await row()).failure).toBe('')
   await connection.end()
-})
+}, 60_000)

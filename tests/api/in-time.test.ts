@@ -50,4 +50,4 @@ it('lists, versions and answers to an exercise are in the order in which they we
   await teacher.json('POST', `/assignments/${assignment}/confirm`, { outcome: 'again', word: 'Lighter.' })
   expect((await setOf(room, set.id)).assignments[0]!.handIn!.submissionId).toBe(latest)
   await connection.end()
-})
+}, 60_000)

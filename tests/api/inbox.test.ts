@@ -25,7 +25,7 @@ beforeAll(async () => {
   const email = `elsewhere-${mark}@school.example`
   await newAccount(room.connection, { email, name: 'Elsewhere', password: 'grey-heron-lamp', house: 'instructor' })
   other = await Person.signedIn(email, { password: 'grey-heron-lamp' })
-})
+}, 60_000)
 afterAll(() => room.connection.end())
 
 type Mail = ConstructorParameters<typeof MailComposer>[0]
@@ -140,7 +140,7 @@ it('makes waiting hand-ins of a learner’s mail, takes what the instructor take
     in_reply_to: `<thread-${mark}@elsewhere.example>`,
     body: expect.stringMatching(/^The critique of “Small boat” is there/)
   })
-})
+}, 60_000)
 
 it('takes the same mail once, and answers no program', async () => {
   const from = `Bo <${address[1]}>`,
@@ -157,7 +157,7 @@ it('takes the same mail once, and answers no program', async () => {
     ['Away', 'a program sent it']
   ])
   expect((await written(address[1]!)).length).toBe(1)
-})
+}, 60_000)
 
 it('refuses with a reason what is long, packed, broken, forged, a stranger’s; forty pictures are twelve', async () => {
   const from = `Cleo <${address[2]}>`,
@@ -220,7 +220,7 @@ it('refuses with a reason what is long, packed, broken, forged, a stranger’s; 
   expect(await written(stranger)).toMatchObject([{ body: expect.stringMatching(/not among those/) }])
   // Neither are a stranger's words kept, nor is the stranger shown to who does not run the house.
   expect((await inbox()).refused.map(r => r.from.address)).not.toContain(stranger)
-})
+}, 120_000)
 
 it('reads a saved mail that is brought in by hand, and writes to nobody', async () => {
   const before = (await written(address[0]!)).length
@@ -236,4 +236,4 @@ it('reads a saved mail that is brought in by hand, and writes to nobody', async 
   expect((await bring(stranger)).reason).toMatch(/nobody who learns here/)
   expect((await written(address[0]!)).length).toBe(before)
   expect((await inbox()).waiting.map(l => l.title)).toContain('Saved')
-})
+}, 30_000)

@@ -36,7 +36,7 @@ beforeAll(async () => {
   const { width, height } = await sharp(photo.jpeg).metadata(),
     at = through(flatMap(photo.corners, { width, height })!, { x: 0.5, y: photo.work.margin / 2 })
   steps = { ...NO_STEPS, corners: photo.corners, known: { x: at.x / width, y: at.y / height, as: 'white' } }
-})
+}, 60_000)
 afterAll(() => connection.end())
 
 const handIn = (words: Record<string, string>) =>
@@ -76,7 +76,7 @@ it('is measured and shown as the sheet, and says what was done', async () => {
   )
   const { width, height } = await sharp(await keptBytes(connection, (rows as { sha: string }[])[0]!.sha)).metadata()
   expect([width, height]).toEqual([1400, 1050])
-})
+}, 60_000)
 
 it('is doubted where it has a cast and no white was pointed out, by the readings that rest on colour', async () => {
   const piece = await handedIn({ steps: JSON.stringify({ ...steps, known: null }) })
@@ -84,7 +84,7 @@ it('is doubted where it has a cast and no white was pointed out, by the readings
   expect(piece.photo!.doubts.join(' ')).toMatch(/Pick something that is white/)
   const report = piece.measurement.state === 'done' ? piece.measurement.report : null
   expect(report?.picture.shaken).toContain('cast')
-})
+}, 60_000)
 
 it('comes out right by the printed strip, which is printed here; one that cannot be read is refused', async () => {
   const page = await lena.fetch('/printer/strip?paper=letter')
@@ -105,7 +105,7 @@ it('comes out right by the printed strip, which is printed here; one that cannot
   expect(piece.photo?.done).toMatch(/colours brought right by the printed strip, from 1\d\.\d off to [01]\.\d \(ΔE00\)/)
   const elsewhere = await send(strip.map(({ x, y }) => ({ x, y: y - 0.4 })))
   expect([elsewhere.status, await elsewhere.text()]).toEqual([422, expect.stringMatching(/printed strip/)])
-})
+}, 60_000)
 
 it('is laid otherwise at the desk: what was drawn moves along; not over another window or after release', async () => {
   const { id } = await handedIn({}),
@@ -175,7 +175,7 @@ it('is laid otherwise at the desk: what was drawn moves along; not over another 
   await teacher.json('PUT', `${on}/verdict`, { works: 'The light.', verdict: 'Go on.', revision: critique.revision })
   expect((await teacher.json('POST', `${on}/release`)).status).toBe(200)
   expect((await change(steps, null)).status).toBe(409)
-})
+}, 60_000)
 
 it('is taken as it is without steps; steps that cannot be done are refused in words, and nothing is kept', async () => {
   const before = await connection.query('SELECT COUNT(*) AS n FROM submissions')
@@ -193,4 +193,4 @@ it('is taken as it is without steps; steps that cannot be done are refused in wo
   }
   const after = await connection.query('SELECT COUNT(*) AS n FROM submissions')
   expect((after[0] as { n: number }[])[0]!.n).toBe((before[0] as { n: number }[])[0]!.n + 1)
-})
+}, 60_000)

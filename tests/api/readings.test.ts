@@ -209,7 +209,8 @@ describe('bench, server, table, sheet and command line say the same', () => {
     const sheet = await sheetText(),
       key = keyReadings({ readings: now.readings, judged: [], said: [] }, 6)
     for (const { sentence } of key) expect(sheet).toContain(sentence.replace(/\s+/g, ''))
-  })
+    // The command line is begun six times.
+  }, 240_000)
 })
 
 it("a released critique keeps what it had; its learner is told all of it but the critic's own first look", async () => {

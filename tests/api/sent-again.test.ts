@@ -59,7 +59,7 @@ it('a correction, a release and a class sent again with a key are made once, and
     make = async (key: string): Promise<number> => (await (await tamsin.once(key, '/classes', called)).json()).id
   expect(await make('of-one-press-of-a-key')).toBe(await make('of-one-press-of-a-key'))
   expect((await tamsin.once('short', '/classes', called)).status).toBe(422)
-})
+}, 60_000)
 
 it('after two hundred of a day waits until tomorrow, and for a queue of half an hour until later', async () => {
   const guest = await Person.signedIn('bram'),
@@ -103,4 +103,4 @@ it('after two hundred of a day waits until tomorrow, and for a queue of half an 
     await away()
   }
   expect((await send())[0]).toBe(200)
-})
+}, 60_000)

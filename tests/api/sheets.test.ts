@@ -71,7 +71,7 @@ it('takes a photographed sheet to whose it is, lets a box be disputed, and is co
     415,
     expect.stringContaining('No worksheet is found')
   ])
-})
+}, 60_000)
 
 it('learns a poor printer from one photograph, and reads the sheets that it printed by it', async () => {
   const { id, settings, learner } = await assignmentOf(inClass, setId, 0)
@@ -101,4 +101,4 @@ it('learns a poor printer from one photograph, and reads the sheets that it prin
   expect(await doubtsOf()).not.toContain(PRINTER_DOUBT)
   expect((await learners[0]!.fetch('/printer', { method: 'DELETE' })).status).toBe(200)
   expect(await (await learners[0]!.fetch('/printer')).json()).toEqual({ printer: null })
-})
+}, 120_000)

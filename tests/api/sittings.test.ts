@@ -32,7 +32,7 @@ beforeAll(async () => {
     }))
   )
   ;({ call, links } = await callWith(holder, `Session ${mark}`, pieces))
-})
+}, 60_000)
 afterAll(() => connection.end())
 
 const begin = async () =>
@@ -133,4 +133,4 @@ it('goes through them with a clock and a record, which their guests read when it
   await new Person().fetch(links[1]!, { method: 'DELETE' })
   expect(Object.keys(titles(await read(again)))).toEqual(['Piece 3', 'From outside'])
   expect(await step(again, { pick: (await read(again)).pieces[0]!.id })).toBe('Piece 3')
-})
+}, 60_000)

@@ -71,4 +71,4 @@ it('goes from a drawer to the piece it led to', async () => {
   expect((await alma.json('DELETE', `/studies/${first.id}`)).status).toBe(404)
   const { handIn } = assignmentListSchema.parse(await (await alma.fetch('/assignments')).json())[0]!
   expect(handIn!.checks!.find(c => c.id === 'studies')).toMatchObject({ value: 2, passed: true })
-})
+}, 60_000)

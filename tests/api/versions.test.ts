@@ -36,7 +36,7 @@ beforeAll(async () => {
   for (const correction of LIGHTSHIP_MARKS)
     expect((await teacher.json('POST', `/submissions/${first}/corrections`, correction)).status).toBe(200)
   expect((await teacher.json('POST', `/submissions/${first}/release`)).status).toBe(200)
-})
+}, 60_000)
 afterAll(() => connection.end())
 
 async function handedIn(picture: Buffer, words: Record<string, string> = {}): Promise<number> {
@@ -71,7 +71,7 @@ it('is a version of the same piece, for whoever may see it', async () => {
     earlierId: String(first)
   })
   expect(stolen.status).toBe(404)
-})
+}, 60_000)
 
 it('lies where it was photographed, and says what landed; the learner hears nothing before the release', async () => {
   const { comparison, corrections } = await over(teacher, second, first)
@@ -95,7 +95,7 @@ it('lies where it was photographed, and says what landed; the learner hears noth
   const hers = await over(lena, second, first)
   expect([hers.corrections, hers.comparison.seen.moved, hers.comparison.evened]).toEqual([[], [], null])
   expect(hers.comparison.registration.match).toBe('sure')
-})
+}, 60_000)
 
 it('has what was drawn on the older one at its place', async () => {
   const { areas } = await critiqueOf(teacher, second),
@@ -160,7 +160,7 @@ it('another picture is said to be one; four points set by hand lay it all the sa
   expect((await over(teacher, third, first)).old.number).toBe(1)
   expect((await lena.json('PUT', path, { corners: null })).status).toBe(200)
   expect((await over(teacher, third, second)).comparison.registration.match).toBe('another')
-})
+}, 60_000)
 
 it('two twelve-megapixel photographs are taken in, and compared telling how far it is', async () => {
   const large = (picture: Buffer) => sharp(picture).resize(4000, 3000, { fit: 'fill' }).jpeg({ quality: 88 }).toBuffer()
@@ -179,4 +179,4 @@ it('two twelve-megapixel photographs are taken in, and compared telling how far 
   expect(told.length).toBeGreaterThan(3)
   expect(told).toEqual([...told].sort((p, q) => p - q))
   expect(comparedSchema.parse(lines.at(-1)!.answer).comparison.registration.match).toBe('sure')
-})
+}, 90_000)

@@ -31,7 +31,7 @@ beforeAll(async () => {
   ;[teacher, learner, stranger] = (await Promise.all(
     ['mixer', 'dabbler', 'passer'].map(key => Person.signedIn(`${key}-${mark}@mix.example`, { password }))
   )) as [Person, Person, Person]
-})
+}, 60_000)
 afterAll(() => connection.end())
 
 const RED = { name: 'a red', medium: 'oil', pigment: 'PR254', masstone: '#d4372c', tint: '#f5bdb5' }
@@ -132,7 +132,7 @@ it('prints the book with boxes to paint beside, and reads what they gave', async
   expect((await stranger.json('PUT', `/workshop/swatches/${ids[0]}`, { read: null })).status).toBe(404)
   await learner.json('PUT', `/workshop/swatches/${ids[0]}`, { read: null })
   expect((await learner.fetch('/workshop/sheet')).status).toBe(200)
-})
+}, 60_000)
 
 it('reckons a drill from its answers, and shows it to its maker and the class’s staff alone', async () => {
   const { asked, questions, settings } = DRILLS.value,

@@ -38,11 +38,11 @@ function run(command: 'backup' | 'restore', file: string, env: Record<string, st
 let first: Awaited<ReturnType<typeof house>>, second: Awaited<ReturnType<typeof house>>
 beforeAll(async () => {
   ;[first, second] = [await house('first'), await house('second')]
-})
+}, 60_000)
 afterAll(async () => {
   for (const database of databases) await database.stop()
   rmSync(folder, { recursive: true, force: true })
-})
+}, 30_000)
 
 it('holds every row and blob, and people sign in to what was restored', async () => {
   // Taken of the house that these tests run against, while it serves.
@@ -71,7 +71,7 @@ it('holds every row and blob, and people sign in to what was restored', async ()
   } finally {
     await endChild(server)
   }
-})
+}, 120_000)
 
 it('is refused into a database that holds something, and over a file that is there', async () => {
   const before = await sumsOf(second.keeperUrl)
@@ -82,19 +82,23 @@ it('is refused into a database that holds something, and over a file that is the
     status: 1,
     said: expect.stringContaining('there already')
   })
-})
+}, 60_000)
 
 it.each([
   ['cut', (file: Buffer) => file.subarray(0, file.length - 900), 'damaged'],
   ['ended', (file: Buffer) => gzipSync(gunzipSync(file).subarray(0, -400)), 'breaks off'],
   ['foreign', () => gzipSync(Buffer.from('DROP DATABASE critica;\n')), 'no backup of Critica’s'],
   ['plain', () => Buffer.from('-- Critica backup 1\n'), 'damaged']
-] as const)('a %s file is refused before anything is written', async (name, spoil, why) => {
-  writeFileSync(at(`${name}.gz`), spoil(readFileSync(at('again.gz'))))
-  const empty = await house(name)
-  expect(run('restore', at(`${name}.gz`), empty.env)).toMatchObject({ status: 1, said: expect.stringContaining(why) })
-  expect(await sumsOf(empty.keeperUrl)).toEqual({})
-})
+] as const)(
+  'a %s file is refused before anything is written',
+  async (name, spoil, why) => {
+    writeFileSync(at(`${name}.gz`), spoil(readFileSync(at('again.gz'))))
+    const empty = await house(name)
+    expect(run('restore', at(`${name}.gz`), empty.env)).toMatchObject({ status: 1, said: expect.stringContaining(why) })
+    expect(await sumsOf(empty.keeperUrl)).toEqual({})
+  },
+  60_000
+)
 
 it('goes on to the moment before a mistake by the log of its database, and not past it', async () => {
   const served = await House.open(),
@@ -134,4 +138,4 @@ it('goes on to the moment before a mistake by the log of its database, and not p
   } finally {
     await served.close()
   }
-})
+}, 120_000)

@@ -58,7 +58,7 @@ describe('in the database', () => {
     for (const { size, bytes, most } of lying)
       expect([Number(bytes), Number(most) <= 1_000_000]).toEqual([Number(size), true])
     expect(await rowsOf('SELECT * FROM loose_bytes')).toEqual([])
-  })
+  }, 60_000)
 
   it('what a stop left half written goes, and what is being written stays', async () => {
     const connection = await house.connect()
@@ -108,7 +108,7 @@ describe('in a bucket', () => {
     expect(await rowsOf('SELECT COUNT(*) AS n FROM blob_parts')).toEqual([parts])
     expect(bucket.objects.size).toBe(4)
     expect((await (await house.signedIn('learner-0')).fetch(`/submissions/${id}/picture/display`)).status).toBe(200)
-  })
+  }, 60_000)
 
   it('a bucket that does not answer keeps nothing half, and is tried again by who hands in', async () => {
     const learner = await house.signedIn('learner-0'),
@@ -121,5 +121,5 @@ describe('in a bucket', () => {
     expect(await counts()).toEqual(before)
     bucket.away = false
     expect((await learner.handIn(picture)).status).toBe(200)
-  })
+  }, 60_000)
 })

@@ -37,13 +37,13 @@ beforeAll(async () => {
     origins.push(`http://127.0.0.1:${port}`)
     servers.push(await startServer({ port, databaseUrl: cluster.url(i), secret: cluster.secret, demo: false }))
   }
-})
+}, 180_000)
 afterAll(async () => {
   await Promise.all(servers.map(server => endChild(server, 5000)))
   post.close()
   vi.unstubAllEnvs()
   await cluster.close()
-})
+}, 30_000)
 
 /** The same person, at each of the servers. */
 async function everywhere(name: string): Promise<Person[]> {
@@ -80,7 +80,7 @@ it('reads at each what was answered for by another a moment ago', async () => {
   await until('all are measured', async () =>
     (await rowsAt(1, 'SELECT state FROM measurements')).every(row => row.state === 'done')
   )
-})
+}, 60_000)
 
 it('of ten exports asked for at three servers at once no more are begun than a person may have', async () => {
   const reed = await everywhere('reed'),
@@ -95,7 +95,7 @@ it('of ten exports asked for at three servers at once no more are begun than a p
   expect(begun.length).toBeLessThanOrEqual(3)
   // The others are told why, or to try again: none of them is a fault.
   expect(asked.filter(answer => !answer.ok && answer.status !== 429 && answer.status !== 503)).toEqual([])
-})
+}, 60_000)
 
 it('three servers that post from one outbox send nothing twice', async () => {
   const connection = await mysql.createConnection({ uri: cluster.url(1) })
@@ -115,7 +115,7 @@ it('three servers that post from one outbox send nothing twice', async () => {
   const subjects = post.mails.map(mail => /^Subject: (.*)$/m.exec(mail)![1]!.trim())
   expect(subjects).toHaveLength(30)
   expect(new Set(subjects).size).toBe(30)
-})
+}, 60_000)
 
 it('edits of one critique at three servers at once lose nothing, and none lands after its release', async () => {
   const reed = await everywhere('reed'),
@@ -141,7 +141,7 @@ it('edits of one critique at three servers at once lose nothing, and none lands 
   const kept = await rowsAt(2, `SELECT what, position FROM corrections WHERE submission_id = ${id}`)
   expect(kept).toHaveLength(statuses.filter(status => status === 200).length)
   expect(new Set(kept.map(row => row.position as number)).size).toBe(kept.length)
-})
+}, 60_000)
 
 it('a database that is killed takes nothing with it; its server says so, and goes on when it is back', async () => {
   const alma = await everywhere('alma'),
@@ -164,4 +164,4 @@ it('a database that is killed takes nothing with it; its server says so, and goe
   await until('all are measured', async () =>
     (await rowsAt(2, 'SELECT state FROM measurements')).every(row => row.state === 'done')
   )
-})
+}, 120_000)

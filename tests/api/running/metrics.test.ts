@@ -11,7 +11,7 @@ beforeAll(async () => {
   port = await freePort()
   process.env.CRITICA_METRICS_PORT = String(port)
   ;({ server, origin } = await anotherServer())
-})
+}, 40_000)
 afterAll(async () => {
   delete process.env.CRITICA_METRICS_PORT
   await endChild(server)

@@ -21,7 +21,7 @@ const servers: ChildProcess[] = []
 beforeAll(async () => {
   house = await House.open()
   first = secretsOf(house.folder).session
-})
+}, 60_000)
 afterEach(async () => {
   vi.unstubAllEnvs()
   await Promise.all(servers.splice(0).map(server => endChild(server, 5000)))
@@ -58,7 +58,7 @@ it('one that only measures does what waits, says that it is ready, and serves no
     await house.startServer()
   }
   expect(await (await house.signedIn('learner-0')).measured(id)).toMatchObject({ state: 'done' })
-})
+}, 60_000)
 
 it('a server leaves pieces to one that only measures, and helps when they wait long', async () => {
   await another({ measureOnly: true })
@@ -89,7 +89,7 @@ it('a server leaves pieces to one that only measures, and helps when they wait l
   await endChild(servers.shift()!, 5000)
   expect(await one('SELECT holder FROM measuring_nodes')).toBeNull()
   await connection.end()
-})
+}, 60_000)
 
 it('a piece whose measuring takes too long is begun again', async () => {
   const learner = await house.signedIn('learner-0'),
@@ -107,7 +107,7 @@ it('a piece whose measuring takes too long is begun again', async () => {
   await house.allMeasured()
   expect(await learner.measured(id)).toMatchObject({ state: 'done' })
   await connection.end()
-})
+}, 60_000)
 
 it('an export asked of one is made by another when the first is lost, and given by any', async () => {
   const learner = await house.signedIn('learner-0'),
@@ -141,7 +141,7 @@ it('an export asked of one is made by another when the first is lost, and given 
     return rows.length === 0
   })
   await connection.end()
-})
+}, 90_000)
 
 it('is not started without a database to measure for, nor by a word that nobody knows', async () => {
   const { CRITICA_DATABASE_URL, CRITICA_SECRET, CRITICA_TEST_ORIGIN, CRITICA_MAIL_AUTHSERV, ...env } = process.env
@@ -155,7 +155,7 @@ it('is not started without a database to measure for, nor by a word that nobody 
     })
   expect(await said('--measure-only')).toEqual([1, expect.stringContaining('CRITICA_DATABASE_URL')])
   expect(await said('--measure')).toEqual([1, expect.stringContaining('--measure-only')])
-})
+}, 30_000)
 
 it('a secret is changed without anybody signing in anew; the one before it opens nothing once it is gone', async () => {
   const next = 'n'.repeat(48),
@@ -191,7 +191,7 @@ it('a secret is changed without anybody signing in anew; the one before it opens
     code: code(30_000)
   })
   expect(entering.status).toBe(200)
-})
+}, 60_000)
 
 it('tells its keeper of a fault in JSON, with the id that the person was given, and in no word of theirs', async () => {
   vi.stubEnv('CRITICA_LOG', 'info')
@@ -218,4 +218,4 @@ it('tells its keeper of a fault in JSON, with the id that the person was given, 
   expect(told).toContainEqual(expect.objectContaining({ level: 'info', request: id, status: '500', msg: 'answered' }))
   for (const word of ['learner-0', 'private', 'house.example', person.cookie.slice(0, 30)])
     expect(lines.join('\n')).not.toContain(word)
-})
+}, 60_000)

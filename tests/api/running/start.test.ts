@@ -107,7 +107,7 @@ describe('bin/start', () => {
     expect(Date.now() - from).toBeLessThan(10_000)
     expect(both(mine)).toEqual([false, false])
     half.destroy()
-  })
+  }, 120_000)
 
   it('killed itself, is followed by one that names what was left running, ends it, and has all the data', async () => {
     await start()
@@ -119,7 +119,7 @@ describe('bin/start', () => {
     expect(said).toContain(`left its server running (process ${left[0]}): it is ended`)
     expect(said).toContain(`left its MariaDB running (process ${left[1]}): it is ended`)
     expect(both(left)).toEqual([false, false])
-  })
+  }, 120_000)
 })
 
 describe('a data directory', () => {

@@ -36,7 +36,7 @@ beforeAll(async () => {
   await connection.query('SET FOREIGN_KEY_CHECKS = 0')
   await connection.query(readFileSync('tests/fixtures/oldest.sql', 'utf8'))
   await connection.query('SET FOREIGN_KEY_CHECKS = 1')
-})
+}, 60_000)
 afterAll(async () => {
   if (server) await endChild(server, 5000)
   await connection.end()
@@ -77,7 +77,7 @@ it('keeps every row and every picture, and nothing twice', async () => {
   ])
   await prepareDatabase(database.keeperUrl)
   expect(await tables()).toEqual(after)
-})
+}, 60_000)
 
 it('opens to everybody, with what was released as it was', async () => {
   const port = await freePort(),
@@ -106,4 +106,4 @@ it('opens to everybody, with what was released as it was', async () => {
   expect(await wren.measured(1)).toMatchObject({ state: 'done' })
   const [[assignment]] = await connection.query<RowDataPacket[]>('SELECT confirmed_at FROM assignments WHERE id = 1')
   expect((assignment!.confirmed_at as Date).toISOString()).toBe('2026-01-27T10:00:00.000Z')
-})
+}, 60_000)
